@@ -1,0 +1,131 @@
+import { toRadians } from '../math/angle.ts';
+import { distance, type Point } from '../math/point.ts';
+import { simulate } from '../motion/simulate.ts';
+import type { BallPath, Shot, ShotEvent, ShotResult } from '../motion/shot.ts';
+import { positionWindow, type PositionWindow } from '../planning/window.ts';
+import type { Drill } from '../records/drill.ts';
+import { aimToPot } from '../shot/aim.ts';
+import { pocketNamed, type Table } from '../table/table.ts';
+import { layOut } from './layout.ts';
+
+/** The id of the cue ball in every drill. */
+export const CUE_BALL = 'cue';
+
+/** Where the planned stroke would end at another pace. */
+export interface PaceStop {
+  /** Share of the planned speed. */
+  readonly factor: number;
+  readonly at: Point;
+  /** False where the shot misses, or meets other balls or cushions than planned. */
+  readonly asPlanned: boolean;
+}
+
+/** A position drill's shot on a table, solved: how it is played, where it ends, what it leaves. */
+export interface PlannedShot {
+  readonly shot: Shot;
+  readonly result: ShotResult;
+  /** Where the cue ball should stop. */
+  readonly landing: Point;
+  /** Unit vector of its way as it arrives; for a ball that stops dead, of the shot. */
+  readonly arrival: Point;
+  readonly window: PositionWindow;
+  readonly next: { readonly ball: Point; readonly mouth: Point };
+  readonly paceStops: readonly PaceStop[];
+}
+
+/** A drill whose planned stroke does not do on this table what the drill asks. */
+export class UnplayableDrillError extends Error {
+  override name = 'UnplayableDrillError';
+}
+
+/** A cue ball that goes no farther than this after the pot has no way of its own, metres. */
+const STOPS_DEAD = 0.08;
+/** Paces tried to explain a landing, as shares of the planned speed. */
+const PACE_LOW = 0.6;
+const PACE_HIGH = 1.5;
+const PACE_STEP = 0.02;
+
+function cuePath(paths: readonly BallPath[] | undefined): BallPath {
+  const path = paths?.find((candidate) => candidate.id === CUE_BALL);
+  if (path === undefined) throw new UnplayableDrillError('the drill has no cue ball');
+  return path;
+}
+
+function arrivalOf(path: BallPath, contactAt: Point, landing: Point, direction: number): Point {
+  if (distance(contactAt, landing) > STOPS_DEAD) {
+    const last = path.pieces.findLast((piece) => piece.vx !== 0 || piece.vy !== 0);
+    if (last !== undefined) {
+      const speed = Math.hypot(last.vx, last.vy);
+      return { x: last.vx / speed, y: last.vy / speed };
+    }
+  }
+  return { x: Math.cos(direction), y: Math.sin(direction) };
+}
+
+/** What the cue ball meets on its way, in order: two shots with the same text were hit alike. */
+function meetings(events: readonly ShotEvent[]): string {
+  return events
+    .flatMap((event) => {
+      if (event.kind === 'ball-ball') return [event.ids.join('+')];
+      if (event.kind === 'ball-cushion' && event.id === CUE_BALL) return [event.cushion];
+      return [];
+    })
+    .join(' ');
+}
+
+function paceStopsOf(shot: Shot, planned: ShotResult, objectId: string): readonly PaceStop[] {
+  const wanted = meetings(planned.events);
+  const steps = Math.round((PACE_HIGH - PACE_LOW) / PACE_STEP);
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const factor = PACE_LOW + i * PACE_STEP;
+    const result = simulate({ ...shot, strike: { ...shot.strike, speed: shot.strike.speed * factor } });
+    const cue = result.rest.find((ball) => ball.id === CUE_BALL);
+    const object = result.rest.find((ball) => ball.id === objectId);
+    return {
+      factor,
+      at: { x: cue?.x ?? 0, y: cue?.y ?? 0 },
+      asPlanned: cue?.pocket === null && object?.pocket !== null && meetings(result.events) === wanted,
+    };
+  });
+}
+
+/**
+ * Solves a drill's planned stroke on a table and computes the window of its next ball.
+ * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball, RangeError or
+ *   InvalidShotError when the layout does not fit the table
+ */
+export function planShot(drill: Drill, table: Table): PlannedShot {
+  const balls = layOut(drill, table.preset);
+  const { task, plan } = drill;
+  const stroke = {
+    ball: CUE_BALL,
+    speed: plan.speed,
+    tip: plan.tip,
+    elevation: toRadians(plan.elevationDeg),
+  };
+  const aim = aimToPot(table, balls, stroke, task.pot, task.pocket);
+  if (aim.kind === 'no-way') {
+    throw new UnplayableDrillError(
+      `${drill.slug}: the planned stroke does not pot the ${task.pot} (${aim.reason})`,
+    );
+  }
+  const { shot, result } = aim;
+  const cue = result.rest.find((ball) => ball.id === CUE_BALL);
+  const next = result.rest.find((ball) => ball.id === task.next.ball);
+  if (cue === undefined || cue.pocket !== null || next === undefined || next.pocket !== null) {
+    throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);
+  }
+  const landing = { x: cue.x, y: cue.y };
+  const path = cuePath(result.paths);
+  const contact = path.pieces[1] ?? path.pieces[0]!;
+  const nextBall = { x: next.x, y: next.y };
+  return {
+    shot,
+    result,
+    landing,
+    arrival: arrivalOf(path, contact, landing, shot.strike.direction),
+    window: positionWindow(table, nextBall, task.next.pocket, drill.scoring.windowLevel),
+    next: { ball: nextBall, mouth: pocketNamed(table, task.next.pocket).mouth },
+    paceStops: paceStopsOf(shot, result, task.pot),
+  };
+}

@@ -1,0 +1,51 @@
+import type { Point } from '../math/point.ts';
+import { simulate } from '../motion/simulate.ts';
+import type { Shot } from '../motion/shot.ts';
+import { execute } from '../player/execute.ts';
+import type { ExecutionError } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import type { PocketName } from '../table/pockets.ts';
+
+/** How one execution of a planned stroke ended. */
+export interface Execution {
+  readonly outcome: 'potted' | 'missed' | 'in-off';
+  /** Where the cue ball came to rest; meaningless after an in-off. */
+  readonly landing: Point;
+}
+
+/** What the stroke was meant to do. */
+export interface PotTask {
+  readonly object: string;
+  readonly pocket: PocketName;
+}
+
+/** Plays a stroke once, as planned or not, and says what became of it. */
+export function playOnce(shot: Shot, task: PotTask): Execution {
+  const { rest } = simulate(shot);
+  const cue = rest.find((ball) => ball.id === shot.strike.ball);
+  const object = rest.find((ball) => ball.id === task.object);
+  if (cue === undefined || object === undefined) {
+    throw new RangeError(`playOnce: the shot has no ball ${shot.strike.ball} or ${task.object}`);
+  }
+  const landing = { x: cue.x, y: cue.y };
+  if (cue.pocket !== null) return { outcome: 'in-off', landing };
+  return { outcome: object.pocket === task.pocket ? 'potted' : 'missed', landing };
+}
+
+/**
+ * The landing cloud: how n executions of a planned stroke by a player with the given errors end.
+ * @param count number of executions, ≥ 1
+ * @param seed same seed, same cloud
+ */
+export function landingCloud(
+  plan: Shot,
+  task: PotTask,
+  error: ExecutionError,
+  count: number,
+  seed: number,
+): readonly Execution[] {
+  const random = createRandom(seed);
+  return Array.from({ length: count }, () =>
+    playOnce({ ...plan, strike: execute(plan.strike, error, random) }, task),
+  );
+}

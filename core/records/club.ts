@@ -1,0 +1,166 @@
+import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { PRESET_IDS } from '../table/preset.ts';
+import { drillSchema } from './drill.ts';
+import { benchmarkSchema } from './benchmark.ts';
+import { count, finite, instant, pointSchema, text, uuid } from './fields.ts';
+import { OUTCOMES } from './round.ts';
+
+const UNKNOWN = '${path} is not a field of this request';
+export const ROLES = ['coach', 'player'] as const;
+export type Role = (typeof ROLES)[number];
+export const HANDS = ['right', 'left'] as const;
+
+export const LEAST_PASSWORD = 10;
+
+const email = () =>
+  text(190).email('${path} must be an e-mail address').lowercase('${path} must be in small letters');
+const newPassword = () =>
+  text(200).min(LEAST_PASSWORD, `\${path} must have at least ${LEAST_PASSWORD} characters`);
+const role = () => string().strict().required('${path} is missing').oneOf(ROLES, '${path} is unknown');
+const hand = () =>
+  string().strict().required('${path} is missing').oneOf(HANDS, '${path} must be right or left');
+const preset = () =>
+  string().strict().required('${path} is missing').oneOf(PRESET_IDS, '${path} is not a table that we know');
+
+/** Requests. */
+export const signInSchema = object({ email: text(190), password: text(200) })
+  .noUnknown(UNKNOWN)
+  .required();
+export const newClubSchema = object({
+  club: text(80),
+  name: text(80),
+  email: email(),
+  password: newPassword(),
+})
+  .noUnknown(UNKNOWN)
+  .required();
+/** A player may get a sign-in at once: then both e-mail and password are given. */
+export const newPlayerSchema = object({
+  name: text(80),
+  hand: hand(),
+  email: email().nullable().default(null),
+  password: newPassword().nullable().default(null),
+})
+  .noUnknown(UNKNOWN)
+  .required()
+  .test(
+    'both',
+    'password is missing: an e-mail address needs a password with it',
+    (value) => (value.email === null) === (value.password === null),
+  );
+export const playerChangeSchema = object({
+  name: text(80),
+  hand: hand(),
+  archived: boolean().strict().required(),
+})
+  .noUnknown(UNKNOWN)
+  .required();
+export const newTableSchema = object({ name: text(60), preset: preset() })
+  .noUnknown(UNKNOWN)
+  .required();
+export type NewClub = InferType<typeof newClubSchema>;
+export type NewPlayer = InferType<typeof newPlayerSchema>;
+export type PlayerChange = InferType<typeof playerChangeSchema>;
+export type NewTable = InferType<typeof newTableSchema>;
+
+/** Replies. */
+export const viewerSchema = object({
+  id: uuid(),
+  clubId: uuid(),
+  club: text(80),
+  role: role(),
+  name: text(80),
+}).required();
+export type Viewer = InferType<typeof viewerSchema>;
+
+export const welcomeSchema = object({
+  /** The club has no coach yet: the first visitor makes it. */
+  empty: boolean().strict().required(),
+  /** Sign-ins to show; only the demo has any. */
+  demo: array(object({ name: text(80), role: role(), email: text(190), password: text(200) })).required(),
+}).required();
+export type Welcome = InferType<typeof welcomeSchema>;
+
+export const playerSchema = object({
+  id: uuid(),
+  name: text(80),
+  hand: hand(),
+  archived: boolean().strict().required(),
+  hasSignIn: boolean().strict().required(),
+  rounds: count(0, 1e9),
+  lastRoundAt: instant().nullable().defined(),
+}).required();
+export type Player = InferType<typeof playerSchema>;
+export const playersSchema = array(playerSchema).required();
+
+export const clubTableSchema = object({ id: uuid(), name: text(60), preset: preset() }).required();
+export type ClubTable = InferType<typeof clubTableSchema>;
+export const clubTablesSchema = array(clubTableSchema).required();
+
+export const drillEntrySchema = object({ revision: count(1, 100_000), document: drillSchema }).required();
+export type DrillEntry = InferType<typeof drillEntrySchema>;
+export const drillEntriesSchema = array(drillEntrySchema).required();
+
+const outcome = () => string().strict().required().oneOf(OUTCOMES);
+
+export const attemptSchema = object({
+  id: uuid(),
+  ordinal: count(1, 100),
+  outcome: outcome(),
+  landing: pointSchema.nullable().defined(),
+  points: count(0, 100),
+  /** Metres past the plan along the cue ball's way and to its left; null without a landing. */
+  along: finite().nullable().defined(),
+  across: finite().nullable().defined(),
+  playedAt: instant(),
+}).required();
+export type StoredAttempt = InferType<typeof attemptSchema>;
+
+export const roundSchema = object({
+  id: uuid(),
+  player: object({ id: uuid(), name: text(80), hand: hand() }).required(),
+  table: clubTableSchema,
+  drill: text(60),
+  revision: count(1, 100_000),
+  stage: count(1, 9),
+  shots: count(1, 100),
+  startedAt: instant(),
+  endedAt: instant().nullable().defined(),
+  early: boolean().strict().nullable().defined(),
+  attempts: array(attemptSchema).required(),
+}).required();
+export type Round = InferType<typeof roundSchema>;
+export const roundsSchema = array(roundSchema).required();
+
+/** A round to play: with the drill at the revision at which it was opened. */
+export const openRoundSchema = object({ round: roundSchema, document: drillSchema }).required();
+export type OpenRound = InferType<typeof openRoundSchema>;
+
+export const roundSummarySchema = object({
+  id: uuid(),
+  playerId: uuid(),
+  player: text(80),
+  drill: text(60),
+  stage: count(1, 9),
+  table: text(60),
+  points: count(0, 10_000),
+  played: count(0, 100),
+  shots: count(1, 100),
+  startedAt: instant(),
+  endedAt: instant().nullable().defined(),
+}).required();
+export type RoundSummary = InferType<typeof roundSummarySchema>;
+
+/** What is on today: rounds still open, rounds just played, and who has not practised for longest. */
+export const todaySchema = object({
+  open: array(roundSummarySchema).required(),
+  recent: array(roundSummarySchema).required(),
+  waiting: array(playerSchema).required(),
+}).required();
+export type Today = InferType<typeof todaySchema>;
+
+export const benchmarkReplySchema = object({ benchmark: benchmarkSchema.nullable().defined() }).required();
+
+export const storedSchema = object({ attempt: attemptSchema }).required();
+export const createdSchema = object({ id: uuid() }).required();
+export const doneSchema = mixed<Record<string, never>>().required();

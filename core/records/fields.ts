@@ -1,0 +1,45 @@
+import { number, object, string, type NumberSchema, type StringSchema } from 'yup';
+
+/** Schemas that several records share. All are strict: nothing is coerced at the edge. */
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+/** An id made by the client, so that a thing sent twice is stored once. */
+export function uuid(): StringSchema<string> {
+  return string().strict().required('${path} is missing').matches(UUID, '${path} must be a UUID');
+}
+
+export function text(longest: number): StringSchema<string> {
+  return string()
+    .strict()
+    .typeError('${path} must be a text')
+    .required('${path} is missing')
+    .max(longest, `\${path} must be at most ${longest} characters`)
+    .test('not-blank', '${path} is missing', (value) => value.trim() !== '');
+}
+
+export function finite(): NumberSchema<number> {
+  return number()
+    .strict()
+    .typeError('${path} must be a number')
+    .required('${path} is missing')
+    .test('finite', '${path} must be a finite number', (value) => Number.isFinite(value));
+}
+
+export function count(least: number, most: number): NumberSchema<number> {
+  return finite()
+    .integer('${path} must be a whole number')
+    .min(least, `\${path} must be at least ${least}`)
+    .max(most, `\${path} must be at most ${most}`);
+}
+
+/** A time as ISO 8601 in UTC, as JavaScript writes it. */
+export function instant(): StringSchema<string> {
+  return string()
+    .strict()
+    .required('${path} is missing')
+    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/, '${path} must be a time in UTC (ISO 8601)');
+}
+
+/** A place on the cloth, metres. */
+export const pointSchema = object({ x: finite(), y: finite() }).noUnknown('${path} has an unknown field');

@@ -1,0 +1,89 @@
+import type { PlannedShot } from '../drill/plannedShot.ts';
+import { landingCloud } from '../planning/cloud.ts';
+import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../player/levels.ts';
+import type { Benchmark, LevelBenchmark } from '../records/benchmark.ts';
+import type { Drill, DrillStage } from '../records/drill.ts';
+import { expectation, medianOf, midRankPercentile, sumOfDraws } from '../statistics/distribution.ts';
+import { mostPoints, zonePoints } from './zonePoints.ts';
+
+/** Single executions by the virtual player of each level. */
+export const EXECUTIONS_PER_LEVEL = 2_000;
+
+/**
+ * The benchmark of one level: the virtual player plays the shot often, and the round's distribution is that of
+ * the sum of its shots, which are independent.
+ * @param seed same seed, same benchmark
+ */
+export function benchmarkLevel(
+  drill: Drill,
+  stage: DrillStage,
+  planned: PlannedShot,
+  level: LevelName,
+  seed: number,
+): LevelBenchmark {
+  const error = executionErrorOf(level, planned.shot.table.preset.game);
+  const task = { object: drill.task.pot, pocket: drill.task.pocket };
+  const cloud = landingCloud(planned.shot, task, error, EXECUTIONS_PER_LEVEL, seed);
+  const perShot = new Array<number>(mostPoints(stage.bands) + 1).fill(0);
+  let potted = 0;
+  for (const { outcome, landing } of cloud) {
+    const points = zonePoints(outcome, landing, planned.window, stage.bands);
+    perShot[points] = perShot[points]! + 1 / cloud.length;
+    if (outcome === 'potted') potted += 1 / cloud.length;
+  }
+  return { level, potted, round: [...sumOfDraws(perShot, drill.scoring.shots)] };
+}
+
+/** The benchmark of a single-shot drill: all five levels. */
+export function benchmarkDrill(
+  drill: Drill,
+  stage: DrillStage,
+  planned: PlannedShot,
+  seed: number,
+): Benchmark {
+  return {
+    executions: EXECUTIONS_PER_LEVEL,
+    levels: LEVEL_NAMES.map((level, i) => benchmarkLevel(drill, stage, planned, level, seed + i)),
+  };
+}
+
+/** Where a round's score stands among the levels. */
+export interface Placing {
+  /** The highest level whose median the score reaches; undefined below the first. */
+  readonly reached: LevelName | undefined;
+  /** The next level up; undefined above the last. */
+  readonly next: LevelName | undefined;
+  /** The level that the percentile is of: the reached one, or the lowest. */
+  readonly of: LevelName;
+  /** Mid-rank percentile of the score among that level's rounds, 0…100. */
+  readonly percentile: number;
+}
+
+/** Places the score of a whole round: "between team and match, 70th percentile of team". */
+export function placeRound(score: number, benchmark: Benchmark): Placing {
+  const reachedIndex = benchmark.levels.findLastIndex((level) => score >= medianOf(level.round));
+  const of = benchmark.levels[Math.max(0, reachedIndex)];
+  if (of === undefined) throw new RangeError('placeRound: the benchmark has no levels');
+  return {
+    reached: reachedIndex < 0 ? undefined : of.level,
+    next: benchmark.levels[reachedIndex + 1]?.level,
+    of: of.level,
+    percentile: midRankPercentile(of.round, score),
+  };
+}
+
+export interface ScoreBand {
+  readonly level: LevelName;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The stretch of scores nearest to each level's expected round, from 0 to the maximum. */
+export function scoreBands(benchmark: Benchmark, maximum: number): readonly ScoreBand[] {
+  const expected = benchmark.levels.map((level) => expectation(level.round));
+  return benchmark.levels.map(({ level }, i) => ({
+    level,
+    from: i === 0 ? 0 : (expected[i - 1]! + expected[i]!) / 2,
+    to: i === expected.length - 1 ? maximum : (expected[i]! + expected[i + 1]!) / 2,
+  }));
+}

@@ -1,0 +1,65 @@
+import { wrapAngle } from '../math/angle.ts';
+import { normalCdf } from '../math/normal.ts';
+import { bearing, distance, type Point } from '../math/point.ts';
+import { rootBetween } from '../math/roots.ts';
+import { collideBalls, contactDistance } from '../motion/ballBall.ts';
+import type { Table } from '../table/table.ts';
+import type { Acceptance } from './acceptance.ts';
+
+/** A ball to be potted and the directions in which it falls. */
+export interface PotTarget {
+  readonly object: Point;
+  readonly acceptance: Acceptance;
+}
+
+/** Faster than this the cue ball cannot be sent with control, m/s; thinner cuts would need more. */
+const FASTEST = 6;
+/** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
+const GRAZE = 0.999;
+
+/**
+ * The chance that a player pots a ball from a place: the share of a normal error of the cue ball's direction
+ * that sends the object ball into the pocket's acceptance, aimed at the middle of what works. The impact is the
+ * simulator's own, the cue ball rolling, so that throw is in it; errors of pace and tip are not.
+ * @param cue centre of the cue ball, metres
+ * @param errorRad standard deviation of the direction, radians, > 0
+ * @returns 0…1; 0 when no cut pots it, or the balls overlap
+ */
+export function potChance(table: Table, cue: Point, target: PotTarget, errorRad: number): number {
+  const { object, acceptance } = target;
+  const { ballRadius: radius, ballMass: mass } = table.preset;
+  const apart = distance(cue, object);
+  const reach = contactDistance(radius, radius);
+  if (apart < reach) return 0;
+  const toObject = bearing(cue, object);
+  const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE;
+
+  /** Direction in which the object ball leaves, against the wanted one, for a cue ball sent `off` the full line. */
+  const leaves = (off: number): number => {
+    const direction = toObject + off;
+    const lineOfCentres = direction - Math.asin((apart * Math.sin(off)) / reach);
+    const cosCut = Math.max(Math.cos(lineOfCentres - direction), 1e-3);
+    const speed = Math.min(
+      FASTEST,
+      (2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut),
+    );
+    const vx = speed * Math.cos(direction);
+    const vy = speed * Math.sin(direction);
+    const first = { motion: { vx, vy, vz: 0, wx: -vy / radius, wy: vx / radius, wz: 0 }, mass, radius };
+    const second = { motion: { vx: 0, vy: 0, vz: 0, wx: 0, wy: 0, wz: 0 }, mass, radius };
+    collideBalls(first, second, Math.cos(lineOfCentres), Math.sin(lineOfCentres), table.parameters);
+    return wrapAngle(Math.atan2(second.motion.vy, second.motion.vx) - acceptance.middle);
+  };
+
+  const half = 0.5 * (acceptance.high - acceptance.low);
+  // A cue ball sent farther left meets the ball on its left and sends it to the right: `leaves` falls.
+  const leftmost = leaves(-widest);
+  const rightmost = leaves(widest);
+  if (!(leftmost > half && rightmost < -half)) return 0;
+  const low = rootBetween((off) => leaves(off) - half, -widest, widest, 1e-7);
+  const high = rootBetween((off) => leaves(off) + half, -widest, widest, 1e-7);
+  const middle = 0.5 * (low + high);
+  const cosCut = Math.cos(Math.asin((apart * Math.sin(middle)) / reach));
+  if ((2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut) > FASTEST) return 0;
+  return 2 * normalCdf((high - low) / (2 * errorRad)) - 1;
+}

@@ -1,0 +1,127 @@
+import eslint from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** The rooms of core/ in the order of their imports: a room may import itself and the rooms before it. */
+const ROOMS = [
+  ['math'],
+  ['random'],
+  ['statistics'],
+  ['table'],
+  ['motion'],
+  ['shot'],
+  ['player'],
+  ['planning'],
+  ['drill'],
+  ['scoring'],
+  ['records'],
+];
+
+const outOfCore = {
+  group: ['**/server/**', '**/web/**', 'node:*', 'react', 'react/*', 'hono', 'mysql2*'],
+  message: 'core/ is pure computation: it imports neither the server, the interface nor Node.js.',
+};
+
+const pureGlobals = [
+  { name: 'Date', message: 'Time is an argument in core/.' },
+  { name: 'performance', message: 'Time is an argument in core/.' },
+  { name: 'console', message: 'core/ does no I/O.' },
+  { name: 'fetch', message: 'core/ does no I/O.' },
+];
+
+const roomRules = ROOMS.map((room, index) => ({
+  files: room.map((name) => `core/${name}/**/*.ts`),
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          outOfCore,
+          {
+            group: ROOMS.slice(index + 1)
+              .flat()
+              .map((name) => `**/${name}/**`),
+            message: `core/${room.join(', core/')} may import only the rooms before it (see eslint.config.js).`,
+          },
+        ].filter((pattern) => pattern.group.length > 0),
+      },
+    ],
+  },
+}));
+
+export default tseslint.config(
+  { ignores: ['dist', 'node_modules', '.data', '.data-empty', 'coverage'] },
+  eslint.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [tseslint.configs.strictTypeChecked],
+    languageOptions: {
+      parserOptions: {
+        project: [
+          'core/tsconfig.test.json',
+          'server/tsconfig.json',
+          'web/tsconfig.json',
+          'scripts/tsconfig.json',
+        ],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', 'core/testing/**'],
+    rules: {
+      'no-restricted-globals': ['error', ...pureGlobals],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is an argument in core/.' },
+      ],
+    },
+  },
+  ...roomRules,
+  {
+    files: ['server/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['**/web/**'], message: 'The server never imports the interface.' }] },
+      ],
+    },
+  },
+  {
+    files: ['web/**/*.ts', 'web/**/*.tsx'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['**/server/**', 'node:*'],
+              message: 'The interface reaches the server over HTTP only.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+      },
+    },
+  },
+);

@@ -1,0 +1,40 @@
+import { fork, type ChildProcess } from 'node:child_process';
+import path from 'node:path';
+import { StartError } from './report.ts';
+
+const START_LIMIT_MS = 60_000;
+
+/** Starts the built server in a process of its own and waits until it listens. */
+export async function startServer(env: Record<string, string>): Promise<ChildProcess> {
+  const child = fork(path.join('dist', 'server', 'main.js'), {
+    env: { ...process.env, NODE_ENV: 'production', ...env },
+    // Ctrl-C goes to the whole group; the parent passes it on in its own order.
+    detached: true,
+  });
+  await new Promise<void>((resolve, reject) => {
+    const timer = setTimeout(
+      () => reject(new StartError('The server did not start within a minute; its messages are above.')),
+      START_LIMIT_MS,
+    );
+    child.once('message', () => {
+      clearTimeout(timer);
+      resolve();
+    });
+    child.once('exit', (code) => {
+      clearTimeout(timer);
+      reject(
+        new StartError(
+          `The server ended while it was starting (exit code ${String(code)}); its messages are above.`,
+        ),
+      );
+    });
+  });
+  return child;
+}
+
+export async function stopServer(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  await ended;
+}

@@ -1,0 +1,201 @@
+import { createHash } from 'node:crypto';
+import type { Pool, PoolConnection } from 'mysql2/promise';
+import { playOnce } from '../../core/planning/cloud.ts';
+import { execute } from '../../core/player/execute.ts';
+import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
+import { createRandom, type Random } from '../../core/random/random.ts';
+import type { ClubTable, DrillEntry, StoredAttempt } from '../../core/records/club.ts';
+import { MODEL_VERSION } from '../../core/motion/simulate.ts';
+import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
+import { reviewLanding } from '../../core/scoring/landing.ts';
+import { zonePoints } from '../../core/scoring/zonePoints.ts';
+import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import { hashPassword } from '../auth/password.ts';
+import { insertAttempt } from '../db/queries/attempts.ts';
+import { storeBenchmark } from '../db/queries/benchmarks.ts';
+import { countClubs, insertClub } from '../db/queries/clubs.ts';
+import { listDrills } from '../db/queries/drills.ts';
+import { insertPerson } from '../db/queries/people.ts';
+import { endRound, insertRound } from '../db/queries/rounds.ts';
+import { insertTable } from '../db/queries/tables.ts';
+import { inTransaction } from '../db/pool.ts';
+import { planFor } from '../drills/plans.ts';
+import {
+  DEMO_CLUB,
+  DEMO_COACHES,
+  DEMO_PLAYER_SIGN_IN,
+  DEMO_PLAYERS,
+  DEMO_TABLES,
+  type Career,
+  type DemoPlayer,
+} from './people.ts';
+
+const SEED = 4610;
+const DAY_MS = 86_400_000;
+const SECONDS_PER_SHOT = 35;
+
+/** The same name gives the same id, so that links into the demo stay good when it is made anew. */
+function idOf(name: string): string {
+  const hex = createHash('sha256').update(`demo ${name}`).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+function ratingAt(career: Career, share: number): number {
+  const after = career.findIndex(([at], i) => i > 0 && share <= at);
+  const [from, to] = [career[after - 1], career[after]];
+  if (from === undefined || to === undefined) return career[career.length - 1]?.[1] ?? 0;
+  return from[1] + ((share - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
+}
+
+/** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 */
+export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
+  if ((await countClubs(pool)) > 0) return false;
+  const drills = await listDrills(pool);
+  const passwords = await Promise.all(
+    [...DEMO_COACHES, DEMO_PLAYER_SIGN_IN].map((p) => hashPassword(p.password)),
+  );
+  await inTransaction(pool, async (db) => {
+    const clubId = idOf(DEMO_CLUB);
+    await insertClub(db, clubId, DEMO_CLUB);
+    const tables: ClubTable[] = DEMO_TABLES.map((table) => ({ id: idOf(table.name), ...table }));
+    for (const table of tables) await insertTable(db, clubId, table);
+    for (const [i, coach] of DEMO_COACHES.entries()) {
+      await insertPerson(db, {
+        id: idOf(coach.name),
+        clubId,
+        role: 'coach',
+        name: coach.name,
+        hand: 'right',
+        email: coach.email,
+        passwordHash: passwords[i] ?? null,
+      });
+    }
+    for (const [i, player] of DEMO_PLAYERS.entries()) {
+      const own = player.name === DEMO_PLAYER_SIGN_IN.name;
+      await insertPerson(db, {
+        id: idOf(player.name),
+        clubId,
+        role: 'player',
+        name: player.name,
+        hand: player.hand,
+        email: own ? DEMO_PLAYER_SIGN_IN.email : null,
+        passwordHash: own ? (passwords[DEMO_COACHES.length] ?? null) : null,
+      });
+      await playCareer(db, { clubId, player, tables, drills, random: createRandom(SEED + i), now });
+    }
+    for (const entry of drills) await storeBenchmarks(db, entry);
+  });
+  return true;
+}
+
+async function storeBenchmarks(db: PoolConnection, entry: DrillEntry): Promise<void> {
+  const plan = planFor(entry);
+  for (const [i, stage] of entry.document.stages.entries()) {
+    await storeBenchmark(
+      db,
+      {
+        drill: entry.document.slug,
+        revision: entry.revision,
+        stage: i + 1,
+        tableFingerprint: tableFingerprint(plan.shot.table),
+        modelVersion: MODEL_VERSION,
+        levelVersion: LEVEL_TABLE_VERSION,
+      },
+      benchmarkDrill(entry.document, stage, plan, SEED),
+    );
+  }
+}
+
+interface CareerOptions {
+  readonly clubId: string;
+  readonly player: DemoPlayer;
+  readonly tables: readonly ClubTable[];
+  readonly drills: readonly DrillEntry[];
+  readonly random: Random;
+  readonly now: number;
+}
+
+/** Plays a student's months: rounds spread over the days, in the evening, each at the rating of that time. */
+async function playCareer(db: PoolConnection, options: CareerOptions): Promise<void> {
+  const { player, random, now } = options;
+  for (const [d, slug] of player.drills.entries()) {
+    const entry = options.drills.find((candidate) => candidate.document.slug === slug);
+    const table = options.tables.find((candidate) => candidate.preset === entry?.document.table);
+    if (entry === undefined || table === undefined)
+      throw new Error(`loadDemo: no drill or table for ${slug}`);
+    for (let k = 0; k < player.roundsPerDrill; k++) {
+      const share = player.roundsPerDrill === 1 ? 1 : k / (player.roundsPerDrill - 1);
+      const daysAgo =
+        player.from +
+        (player.to - player.from) * share +
+        (k === 0 || share === 1 ? 0 : random.uniform() - 0.5);
+      const evening =
+        Math.floor((now - daysAgo * DAY_MS) / DAY_MS) * DAY_MS + (17 + 3 * random.uniform()) * 3_600_000;
+      const startedAt = Math.min(evening + d * 900_000, now - 3_600_000 + d * 900_000);
+      // A good or a bad day moves a player by a few points.
+      const rating = ratingAt(player.career, share) + 3 * random.normal();
+      await playRound(db, {
+        ...options,
+        entry,
+        table,
+        rating,
+        startedAt,
+        id: idOf(`${player.name} ${slug} ${String(k)}`),
+      });
+    }
+  }
+}
+
+interface DemoRound extends CareerOptions {
+  readonly id: string;
+  readonly entry: DrillEntry;
+  readonly table: ClubTable;
+  readonly rating: number;
+  readonly startedAt: number;
+}
+
+/** One round by a virtual player, counted by the same code as everybody's. */
+async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
+  const { entry, random } = round;
+  const plan = planFor(entry);
+  const { document } = entry;
+  const stageNumber = 2;
+  const stage = document.stages[stageNumber - 1];
+  if (stage === undefined) throw new Error(`loadDemo: ${document.slug} has no stage ${String(stageNumber)}`);
+  const shots = document.scoring.shots;
+  await insertRound(db, {
+    id: round.id,
+    clubId: round.clubId,
+    playerId: idOf(round.player.name),
+    recordedBy: idOf(DEMO_COACHES[document.table === 'pool-9ft' ? 0 : 1].name),
+    tableId: round.table.id,
+    tableFingerprint: tableFingerprint(buildTable(document.table)),
+    drill: document.slug,
+    revision: entry.revision,
+    stage: stageNumber,
+    shots,
+    startedAt: new Date(round.startedAt),
+  });
+  const error = executionErrorAt(round.rating, plan.shot.table.preset.game);
+  const task = { object: document.task.pot, pocket: document.task.pocket };
+  for (let ordinal = 1; ordinal <= shots; ordinal++) {
+    const { outcome, landing } = playOnce(
+      { ...plan.shot, strike: execute(plan.shot.strike, error, random) },
+      task,
+    );
+    const potted = outcome === 'potted';
+    const review = potted ? reviewLanding(plan, landing) : undefined;
+    const attempt: StoredAttempt = {
+      id: idOf(`${round.id} ${String(ordinal)}`),
+      ordinal,
+      outcome,
+      landing: potted ? landing : null,
+      points: zonePoints(outcome, potted ? landing : null, plan.window, stage.bands),
+      along: review?.along ?? null,
+      across: review?.across ?? null,
+      playedAt: new Date(round.startedAt + ordinal * SECONDS_PER_SHOT * 1000).toISOString(),
+    };
+    await insertAttempt(db, round.id, attempt);
+  }
+  await endRound(db, round.id, new Date(round.startedAt + (shots + 1) * SECONDS_PER_SHOT * 1000), false);
+}

@@ -1,0 +1,194 @@
+import type { Player, Welcome } from '../../core/records/club.ts';
+import type { PresetId } from '../../core/table/preset.ts';
+
+export const DEMO_CLUB = 'Kittiwake Ferry Hall';
+
+export const DEMO_COACHES = [
+  { name: 'Morwenna Oake', email: 'morwenna@kittiwake.example', password: 'ferry-at-dawn' },
+  { name: 'Tobiah Lisk', email: 'tobiah@kittiwake.example', password: 'gangway-two' },
+] as const;
+
+export const DEMO_TABLES: readonly { readonly name: string; readonly preset: PresetId }[] = [
+  { name: 'Pool room, table 2', preset: 'pool-9ft' },
+  { name: 'Snooker room, table 1', preset: 'snooker-12ft' },
+];
+
+/** How a player's rating went over the months: at which share of the time it was what; straight in between. */
+export type Career = readonly (readonly [share: number, rating: number])[];
+
+export interface DemoPlayer {
+  readonly name: string;
+  readonly hand: Player['hand'];
+  readonly drills: readonly string[];
+  /** Days ago of the first round, and of the last. */
+  readonly from: number;
+  readonly to: number;
+  readonly roundsPerDrill: number;
+  readonly career: Career;
+}
+
+const POOL = ['anchor-drop', 'harbour-turn', 'back-to-the-quay'];
+const SNOOKER = ['held-for-the-black', 'round-to-the-blue', 'drawn-back-for-the-blue'];
+
+/** A dozen made-up students: steady climbs, a plateau, a comeback, a first week, somebody who stayed away. */
+export const DEMO_PLAYERS: readonly DemoPlayer[] = [
+  {
+    name: 'Wren Sallow',
+    hand: 'left',
+    drills: POOL,
+    from: 168,
+    to: 1,
+    roundsPerDrill: 22,
+    career: [
+      [0, 34],
+      [1, 62],
+    ],
+  },
+  {
+    name: 'Idris Pell',
+    hand: 'right',
+    drills: POOL,
+    from: 160,
+    to: 2,
+    roundsPerDrill: 20,
+    career: [
+      [0, 30],
+      [0.35, 50],
+      [1, 50],
+    ],
+  },
+  {
+    name: 'Junia Marsh',
+    hand: 'right',
+    drills: POOL,
+    from: 175,
+    to: 3,
+    roundsPerDrill: 18,
+    career: [
+      [0, 60],
+      [0.4, 62],
+      [0.55, 34],
+      [1, 64],
+    ],
+  },
+  {
+    name: 'Pim Thorncot',
+    hand: 'right',
+    drills: ['anchor-drop'],
+    from: 6,
+    to: 1,
+    roundsPerDrill: 5,
+    career: [
+      [0, 6],
+      [1, 12],
+    ],
+  },
+  {
+    name: 'Osric Vane',
+    hand: 'right',
+    drills: SNOOKER,
+    from: 150,
+    to: 4,
+    roundsPerDrill: 16,
+    career: [
+      [0, 48],
+      [1, 70],
+    ],
+  },
+  {
+    name: 'Tamsin Gull',
+    hand: 'right',
+    drills: SNOOKER,
+    from: 140,
+    to: 2,
+    roundsPerDrill: 18,
+    career: [
+      [0, 22],
+      [1, 45],
+    ],
+  },
+  {
+    name: 'Bede Harrow',
+    hand: 'left',
+    drills: SNOOKER,
+    from: 172,
+    to: 9,
+    roundsPerDrill: 14,
+    career: [
+      [0, 78],
+      [1, 84],
+    ],
+  },
+  {
+    name: 'Lowen Carrick',
+    hand: 'right',
+    drills: POOL,
+    from: 120,
+    to: 41,
+    roundsPerDrill: 9,
+    career: [
+      [0, 40],
+      [1, 44],
+    ],
+  },
+  {
+    name: 'Marit Quill',
+    hand: 'right',
+    drills: [...POOL, ...SNOOKER],
+    from: 90,
+    to: 5,
+    roundsPerDrill: 8,
+    career: [
+      [0, 55],
+      [1, 58],
+    ],
+  },
+  {
+    name: 'Ansel Brook',
+    hand: 'right',
+    drills: POOL,
+    from: 100,
+    to: 6,
+    roundsPerDrill: 12,
+    career: [
+      [0, 18],
+      [1, 33],
+    ],
+  },
+  {
+    name: 'Petra Nightingale',
+    hand: 'left',
+    drills: SNOOKER,
+    from: 80,
+    to: 12,
+    roundsPerDrill: 10,
+    career: [
+      [0, 60],
+      [1, 52],
+    ],
+  },
+  {
+    name: 'Corin Ash',
+    hand: 'right',
+    drills: ['harbour-turn', 'back-to-the-quay'],
+    from: 60,
+    to: 7,
+    roundsPerDrill: 9,
+    career: [
+      [0, 70],
+      [1, 76],
+    ],
+  },
+];
+
+/** Wren has a sign-in of her own, so that the player's side of the demo can be seen. */
+export const DEMO_PLAYER_SIGN_IN = {
+  name: 'Wren Sallow',
+  email: 'wren@kittiwake.example',
+  password: 'left-bank-pot',
+} as const;
+
+export const DEMO_SIGN_INS: Welcome['demo'] = [
+  ...DEMO_COACHES.map((coach) => ({ ...coach, role: 'coach' as const })),
+  { ...DEMO_PLAYER_SIGN_IN, role: 'player' as const },
+];

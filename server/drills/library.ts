@@ -1,0 +1,27 @@
+import { createHash } from 'node:crypto';
+import { readdir, readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { drillSchema, type Drill } from '../../core/records/drill.ts';
+import { storeRevision } from '../db/queries/drills.ts';
+import type { Database } from '../db/pool.ts';
+
+/** Reads the drills that ship. @throws when a file is not a valid drill, naming the file */
+export async function readLibrary(folder: string): Promise<readonly Drill[]> {
+  const files = (await readdir(folder)).filter((name) => name.endsWith('.drill.json')).sort();
+  return Promise.all(
+    files.map(async (name) => {
+      const value: unknown = JSON.parse(await readFile(path.join(folder, name), 'utf8'));
+      return drillSchema.validate(value).catch((error: unknown) => {
+        throw new Error(`${name} is not a valid drill`, { cause: error });
+      });
+    }),
+  );
+}
+
+/** Brings the drills that ship into the database; a changed text becomes a new revision. */
+export async function storeLibrary(db: Database, drills: readonly Drill[]): Promise<void> {
+  for (const drill of drills) {
+    const digest = createHash('sha256').update(JSON.stringify(drill)).digest('hex');
+    await storeRevision(db, drill, digest);
+  }
+}

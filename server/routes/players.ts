@@ -1,0 +1,70 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import { newPlayerSchema, playerChangeSchema, type Player, type Viewer } from '../../core/records/club.ts';
+import { hashPassword } from '../auth/password.ts';
+import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
+import { listRoundsOfPlayer } from '../db/queries/rounds.ts';
+import { isDuplicate } from '../db/pool.ts';
+import type { Dependencies } from '../dependencies.ts';
+import { readBody } from '../http/body.ts';
+import { notFound, Refusal } from '../http/errors.ts';
+
+/** The player, if the viewer may see them: a coach everybody of the club, a player only themselves. */
+export async function visiblePlayer(deps: Dependencies, viewer: Viewer, id: string): Promise<Player> {
+  const allowed = viewer.role === 'coach' || viewer.id === id;
+  const player = allowed ? await findPlayer(deps.pool, viewer.clubId, id) : undefined;
+  if (player === undefined) throw notFound('this player');
+  return player;
+}
+
+export function playerRoutes(deps: Dependencies) {
+  const app = new Hono<SignedIn>();
+
+  app.get('/', async (c) => {
+    const viewer = c.get('viewer');
+    const players = await listPlayers(deps.pool, viewer.clubId);
+    return c.json(viewer.role === 'coach' ? players : players.filter((player) => player.id === viewer.id));
+  });
+
+  app.post('/', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const body = await readBody(c, newPlayerSchema);
+    const id = randomUUID();
+    try {
+      await insertPerson(deps.pool, {
+        id,
+        clubId: viewer.clubId,
+        role: 'player',
+        name: body.name.trim(),
+        hand: body.hand,
+        email: body.email,
+        passwordHash: body.password === null ? null : await hashPassword(body.password),
+      });
+    } catch (error) {
+      if (isDuplicate(error)) throw new Refusal(409, 'email is already used for a sign-in', 'email');
+      throw error;
+    }
+    return c.json({ id }, 201);
+  });
+
+  app.get('/:id', async (c) => c.json(await visiblePlayer(deps, c.get('viewer'), c.req.param('id'))));
+
+  app.put('/:id', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    const body = await readBody(c, playerChangeSchema);
+    await updatePlayer(deps.pool, viewer.clubId, player.id, body, new Date(deps.now()));
+    return c.json(await visiblePlayer(deps, viewer, player.id));
+  });
+
+  app.get('/:id/rounds', async (c) => {
+    const viewer = c.get('viewer');
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    return c.json(await listRoundsOfPlayer(deps.pool, viewer.clubId, player.id));
+  });
+
+  return app;
+}

@@ -1,0 +1,175 @@
+import { Hono } from 'hono';
+import type { Round, StoredAttempt, Viewer } from '../../core/records/club.ts';
+import {
+  endRoundSchema,
+  newAttemptSchema,
+  newRoundSchema,
+  type NewAttempt,
+} from '../../core/records/round.ts';
+import { reviewLanding } from '../../core/scoring/landing.ts';
+import { mostPoints, zonePoints } from '../../core/scoring/zonePoints.ts';
+import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import type { SignedIn } from '../auth/session.ts';
+import { findAttempt, insertAttempt, setUndone } from '../db/queries/attempts.ts';
+import { findDrill } from '../db/queries/drills.ts';
+import { endRound, findRound, insertRound, reopenRound } from '../db/queries/rounds.ts';
+import { findTable } from '../db/queries/tables.ts';
+import { inTransaction, isDuplicate } from '../db/pool.ts';
+import type { Dependencies } from '../dependencies.ts';
+import { planFor } from '../drills/plans.ts';
+import { readBody } from '../http/body.ts';
+import { notFound, Refusal } from '../http/errors.ts';
+import { visiblePlayer } from './players.ts';
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** A tap may be a little off the cloth, metres. */
+const TAP_SLACK = 0.002;
+
+function requireUuid(value: string, field: string): string {
+  if (!UUID.test(value)) throw new Refusal(400, `${field} must be a UUID`, field);
+  return value;
+}
+
+export function roundRoutes(deps: Dependencies) {
+  const app = new Hono<SignedIn>();
+
+  /** The round, if the viewer may see its player. */
+  async function visibleRound(viewer: Viewer, id: string): Promise<Round> {
+    const round = await findRound(deps.pool, viewer.clubId, requireUuid(id, 'round'));
+    if (round === undefined || (viewer.role !== 'coach' && round.player.id !== viewer.id)) {
+      throw notFound('this round');
+    }
+    return round;
+  }
+
+  async function drillOf(round: Round) {
+    const entry = await findDrill(deps.pool, round.drill, round.revision);
+    if (entry === undefined) throw notFound('the drill of this round');
+    return entry;
+  }
+
+  /** Checks an attempt against its round and counts it: points, and how far from the plan it ended. */
+  async function count(round: Round, id: string, attempt: NewAttempt): Promise<StoredAttempt> {
+    const entry = await drillOf(round);
+    const stage = entry.document.stages[round.stage - 1];
+    if (stage === undefined) throw notFound('the stage of this round');
+    if (attempt.ordinal > round.shots) {
+      throw new Refusal(400, `ordinal must be at most ${String(round.shots)}`, 'ordinal');
+    }
+    if (attempt.points > mostPoints(stage.bands)) {
+      throw new Refusal(400, `points must be at most ${String(mostPoints(stage.bands))}`, 'points');
+    }
+    const { id: _, ...rest } = { id, ...attempt };
+    if (attempt.outcome !== 'potted') {
+      if (attempt.landing !== null) throw new Refusal(400, 'landing is only for a pot', 'landing');
+      return { id, ...rest, points: 0, along: null, across: null };
+    }
+    if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
+    const plan = planFor(entry);
+    const { table } = plan.shot;
+    const inset = table.preset.ballRadius - TAP_SLACK;
+    const { landing } = attempt;
+    for (const [axis, size] of [
+      ['x', table.length],
+      ['y', table.width],
+    ] as const) {
+      if (landing[axis] < inset || landing[axis] > size - inset) {
+        throw new Refusal(400, `landing.${axis} is off the table`, `landing.${axis}`);
+      }
+    }
+    const review = reviewLanding(plan, landing);
+    return {
+      id,
+      ...rest,
+      landing,
+      points: zonePoints('potted', landing, plan.window, stage.bands),
+      along: review.along,
+      across: review.across,
+    };
+  }
+
+  app.put('/:id', async (c) => {
+    const viewer = c.get('viewer');
+    const id = requireUuid(c.req.param('id'), 'round');
+    const body = await readBody(c, newRoundSchema);
+    const player = await visiblePlayer(deps, viewer, body.playerId);
+    const table = await findTable(deps.pool, viewer.clubId, body.tableId);
+    if (table === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
+    const entry = await findDrill(deps.pool, body.drill, body.revision);
+    if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
+    if (entry.document.table !== table.preset) {
+      throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
+    }
+    if (entry.document.stages[body.stage - 1] === undefined) {
+      throw new Refusal(400, 'stage is not one of the drill', 'stage');
+    }
+    await insertRound(deps.pool, {
+      id,
+      clubId: viewer.clubId,
+      playerId: player.id,
+      recordedBy: viewer.id,
+      tableId: table.id,
+      tableFingerprint: tableFingerprint(buildTable(table.preset)),
+      drill: body.drill,
+      revision: body.revision,
+      stage: body.stage,
+      shots: entry.document.scoring.shots,
+      startedAt: new Date(body.startedAt),
+    });
+    return c.json({ round: await visibleRound(viewer, id), document: entry.document });
+  });
+
+  app.get('/:id', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    return c.json({ round, document: (await drillOf(round)).document });
+  });
+
+  app.post('/:id/end', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const body = await readBody(c, endRoundSchema);
+    await endRound(deps.pool, round.id, new Date(body.endedAt), body.early);
+    return c.json({});
+  });
+
+  app.put('/:id/attempts/:attempt', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const id = requireUuid(c.req.param('attempt'), 'attempt');
+    const body = await readBody(c, newAttemptSchema);
+    const known = await findAttempt(deps.pool, id);
+    if (known !== undefined && known.roundId !== round.id) {
+      throw new Refusal(409, 'attempt has an id that another attempt has', 'attempt');
+    }
+    if (known !== undefined && !known.undone) return c.json({ attempt: known.attempt });
+    if (round.endedAt !== null) throw new Refusal(409, 'this round has ended', 'round');
+    try {
+      if (known !== undefined) {
+        await setUndone(deps.pool, id, null);
+        return c.json({ attempt: known.attempt });
+      }
+      const attempt = await count(round, id, body);
+      await insertAttempt(deps.pool, round.id, attempt);
+      return c.json({ attempt }, 201);
+    } catch (error) {
+      if (!isDuplicate(error)) throw error;
+      // Sent twice at the same time, the other one won; or another attempt is already this shot of the round.
+      const stored = await findAttempt(deps.pool, id);
+      if (stored?.roundId === round.id && !stored.undone) return c.json({ attempt: stored.attempt });
+      throw new Refusal(409, `shot ${String(body.ordinal)} of this round is already scored`, 'ordinal');
+    }
+  });
+
+  app.delete('/:id/attempts/:attempt', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const known = await findAttempt(deps.pool, requireUuid(c.req.param('attempt'), 'attempt'));
+    if (known === undefined || known.roundId !== round.id) throw notFound('this attempt');
+    // A shot taken back opens a round that was over again.
+    await inTransaction(deps.pool, async (db) => {
+      if (!known.undone) await setUndone(db, known.attempt.id, new Date(deps.now()));
+      await reopenRound(db, round.id);
+    });
+    return c.json({});
+  });
+
+  return app;
+}

@@ -1,0 +1,35 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { extends: true, test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node' } },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
+          environment: 'node',
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
+        extends: true,
+        test: { name: 'web', include: ['web/**/*.test.ts', 'web/**/*.test.tsx'], environment: 'jsdom' },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'e2e',
+          include: ['e2e/**/*.test.ts'],
+          environment: 'node',
+          fileParallelism: false,
+          testTimeout: 90_000,
+          hookTimeout: 120_000,
+        },
+      },
+    ],
+  },
+});

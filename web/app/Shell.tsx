@@ -1,0 +1,105 @@
+import { Avatar, Menu, SegmentedControl, Text, UnstyledButton, useMantineColorScheme } from '@mantine/core';
+import { IconLogout, IconMoon, IconSun } from '@tabler/icons-react';
+import { useQueryClient } from '@tanstack/react-query';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { call } from '../api/client.ts';
+import { OutboxNotice } from '../lesson/OutboxNotice.tsx';
+import { useWords } from '../words/useWords.ts';
+import { Sight } from './Sight.tsx';
+import { useViewer } from './viewer.ts';
+
+const ROOMS = [
+  { to: '/hall', name: 'Hall' },
+  { to: '/drills', name: 'Drills' },
+  { to: '/lesson', name: 'Lesson' },
+  { to: '/players', name: 'Players' },
+] as const;
+
+/** The rail along the top with a sight for every room, and the room below it. */
+export function Shell() {
+  return (
+    <>
+      <header className="rail">
+        <Link to="/" className="rail-mark" aria-label="Jolly Rail, today">
+          <Sight size={30} fill="gold" />
+          Jolly Rail
+        </Link>
+        <nav className="rail-rooms" aria-label="Rooms">
+          {ROOMS.map((room) => (
+            <NavLink key={room.to} to={room.to} className="rail-room">
+              <Sight />
+              {room.name}
+            </NavLink>
+          ))}
+        </nav>
+        <ViewerMenu />
+      </header>
+      <main className="page">
+        <OutboxNotice />
+        <Outlet />
+      </main>
+    </>
+  );
+}
+
+function initials(name: string): string {
+  return name
+    .split(' ')
+    .map((part) => part.charAt(0))
+    .join('')
+    .slice(0, 2);
+}
+
+function ViewerMenu() {
+  const viewer = useViewer();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { vocabulary, setVocabulary } = useWords();
+  const { colorScheme, setColorScheme } = useMantineColorScheme();
+  const isDark = colorScheme === 'dark';
+
+  async function signOut() {
+    await call('POST', '/sign-out', {});
+    queries.clear();
+    await navigate('/sign-in');
+  }
+
+  return (
+    <Menu position="bottom-end" width={250} closeOnItemClick={false}>
+      <Menu.Target>
+        <UnstyledButton aria-label={`Menu of ${viewer.name}`}>
+          <Avatar color="ink" variant="filled" radius="xl">
+            {initials(viewer.name)}
+          </Avatar>
+        </UnstyledButton>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Label>
+          {viewer.name}, {viewer.club}
+        </Menu.Label>
+        <Text size="sm" px="sm" pt={4} id="words-label">
+          Words of
+        </Text>
+        <SegmentedControl
+          m="xs"
+          aria-labelledby="words-label"
+          value={vocabulary}
+          onChange={(value) => setVocabulary(value === 'snooker' ? 'snooker' : 'pool')}
+          data={[
+            { value: 'pool', label: 'Pool' },
+            { value: 'snooker', label: 'Snooker' },
+          ]}
+        />
+        <Menu.Item
+          leftSection={isDark ? <IconSun size={18} /> : <IconMoon size={18} />}
+          onClick={() => setColorScheme(isDark ? 'light' : 'dark')}
+        >
+          {isDark ? 'Light paper' : 'Dark paper'}
+        </Menu.Item>
+        <Menu.Item leftSection={<IconLogout size={18} />} onClick={() => void signOut()}>
+          Sign out
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}

@@ -1,0 +1,19 @@
+import dayjs from 'dayjs';
+import relativeTime from 'dayjs/plugin/relativeTime';
+
+dayjs.extend(relativeTime);
+
+/** "3 days ago". @param at ISO 8601, or null for never */
+export function ago(at: string | null): string {
+  return at === null ? 'never' : dayjs(at).fromNow();
+}
+
+/** "24 Nov". */
+export function shortDay(at: string | number): string {
+  return dayjs(at).format('D MMM');
+}
+
+/** "24 Nov 2026, 18:30". */
+export function dayAndTime(at: string): string {
+  return dayjs(at).format('D MMM YYYY, HH:mm');
+}

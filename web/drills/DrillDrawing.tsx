@@ -1,0 +1,69 @@
+import type { ReactNode } from 'react';
+import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import { CUE_BALL } from '../../core/drill/plannedShot.ts';
+import { layOut } from '../../core/drill/layout.ts';
+import type { Point } from '../../core/math/point.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { buildTable } from '../../core/table/table.ts';
+import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
+import type { Orientation } from '../table/projection.ts';
+import { TableDrawing } from '../table/TableDrawing.tsx';
+import { WindowMark } from '../table/WindowMark.tsx';
+
+interface DrillDrawingProps {
+  readonly drill: Drill;
+  /** Number of the stage, from 1. */
+  readonly stage: number;
+  /** Without it only the balls are drawn. */
+  readonly plan?: PlannedShot | undefined;
+  /** Where the balls are while the stroke is played; as set otherwise. */
+  readonly positions?: ReadonlyMap<string, Point | null> | undefined;
+  readonly orientation?: Orientation;
+  readonly onTap?: (place: Point) => void;
+  readonly children?: ReactNode;
+}
+
+/** A drill on its table: balls, planned paths, the window of the next ball, and what is put on top. */
+export function DrillDrawing({
+  drill,
+  stage,
+  plan,
+  positions,
+  orientation,
+  onTap,
+  children,
+}: DrillDrawingProps) {
+  const table = plan?.shot.table ?? buildTable(drill.table);
+  const bands = drill.stages[stage - 1]?.bands ?? [];
+  const paths = plan?.result.paths ?? [];
+  return (
+    <TableDrawing
+      table={table}
+      label={`${drill.title}: the balls on the ${table.preset.name} table`}
+      {...(orientation === undefined ? {} : { orientation })}
+      {...(onTap === undefined ? {} : { onTap })}
+    >
+      {plan !== undefined && <WindowMark window={plan.window} bands={bands} wanted={plan.landing} />}
+      {plan !== undefined &&
+        paths
+          .filter((path) => path.id === CUE_BALL || path.id === drill.task.pot)
+          .map((path) => (
+            <PathMark
+              key={path.id}
+              path={path}
+              duration={plan.result.duration}
+              kind={path.id === CUE_BALL ? 'cue' : 'object'}
+            />
+          ))}
+      {plan !== undefined && <WantedMark at={plan.landing} />}
+      {layOut(drill, table.preset).map((ball) => {
+        const at = positions === undefined ? ball : positions.get(ball.id);
+        if (at === null || at === undefined) return null;
+        return (
+          <BallMark key={ball.id} id={ball.id} at={at} {...(ball.id === CUE_BALL ? {} : { name: ball.id })} />
+        );
+      })}
+      {children}
+    </TableDrawing>
+  );
+}

@@ -1,0 +1,213 @@
+import { Button, Group, List, SegmentedControl, Stack, Table, Text, Title } from '@mantine/core';
+import { IconPlayerPlay } from '@tabler/icons-react';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { CUE_BALL, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { layOut } from '../../core/drill/layout.ts';
+import type { DrillEntry } from '../../core/records/club.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { reviewLanding } from '../../core/scoring/landing.ts';
+import { measurePlace } from '../../core/table/place.ts';
+import { TABLE_PRESETS } from '../../core/table/preset.ts';
+import { drillQuery, planQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { LineKey } from '../table/LineKey.tsx';
+import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
+import { percent } from '../words/units.ts';
+import { useWords } from '../words/useWords.ts';
+import { BenchmarkPanel } from './BenchmarkPanel.tsx';
+import { DrillDrawing } from './DrillDrawing.tsx';
+import { usePlayback } from './usePlayback.ts';
+
+/** A drill: how to set it, what to do, what it is worth, how others do. */
+export function DrillPage() {
+  const { slug = '' } = useParams();
+  const entry = useQuery(drillQuery(slug));
+  if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
+  return <DrillSheet entry={entry.data} />;
+}
+
+/** The stage from the address, so that it can be shared. */
+function useStage(drill: Drill): readonly [number, (stage: number) => void] {
+  const [params, setParams] = useSearchParams();
+  const wanted = Number(params.get('stage') ?? drill.stages.length);
+  const stage = wanted >= 1 && wanted <= drill.stages.length ? Math.trunc(wanted) : drill.stages.length;
+  return [stage, (next) => setParams({ stage: String(next) }, { replace: true })];
+}
+
+function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
+  const drill = entry.document;
+  const [stage, setStage] = useStage(drill);
+  const plan = useQuery(planQuery(drill));
+  const { term } = useWords();
+  const playback = usePlayback(plan.data);
+  return (
+    <div
+      style={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 330px), 1fr))',
+        gap: 20,
+      }}
+    >
+      <div style={{ gridColumn: 'span 2', minWidth: 0 }}>
+        <Group justify="space-between" align="end" mb="xs">
+          <div>
+            <Title order={1}>{drill.title}</Title>
+            <Text c="dimmed">
+              {TABLE_PRESETS[drill.table].name}, {term(drill.technique)}, {drill.scoring.shots} shots a round
+            </Text>
+          </div>
+          <SegmentedControl
+            aria-label="Stage"
+            value={String(stage)}
+            onChange={(value) => setStage(Number(value))}
+            data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
+          />
+        </Group>
+        <DrillDrawing drill={drill} stage={stage} plan={plan.data} positions={playback.positions} />
+        {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
+        <Group justify="space-between" mt="xs" align="start">
+          <LineKey
+            cueBall="cue ball, planned"
+            objectBall="object ball"
+            window={`on the ${drill.task.next.ball}: chance of the pot`}
+          />
+          <Button
+            className="no-print"
+            variant="default"
+            leftSection={<IconPlayerPlay size={18} />}
+            onClick={playback.play}
+            disabled={plan.data === undefined}
+          >
+            Play the stroke
+          </Button>
+        </Group>
+        <SetUpTable drill={drill} />
+      </div>
+      <Stack>
+        <Button
+          component={Link}
+          to={`/lesson?drill=${drill.slug}&stage=${stage}`}
+          size="lg"
+          className="no-print"
+        >
+          Score a round
+        </Button>
+        <section className="card">
+          <Title order={2} size="h4">
+            The task
+          </Title>
+          <Text mt={4}>{drill.purpose}</Text>
+          <List mt="xs" size="sm" spacing={4}>
+            {drill.advice.map((line) => (
+              <List.Item key={line}>{line}</List.Item>
+            ))}
+          </List>
+        </section>
+        {plan.data !== undefined && <Stroke drill={drill} plan={plan.data} />}
+        <Points drill={drill} stage={stage} />
+        <BenchmarkPanel entry={entry} stage={stage} />
+      </Stack>
+    </div>
+  );
+}
+
+function SetUpTable({ drill }: { readonly drill: Drill }) {
+  const { vocabulary } = useWords();
+  const preset = TABLE_PRESETS[drill.table];
+  return (
+    <section aria-labelledby="set-up-title" className="card" style={{ marginTop: 14 }}>
+      <Title order={2} size="h4" id="set-up-title">
+        Set up
+      </Title>
+      <Text size="sm" c="dimmed">
+        Measured from the nose to the middle of the ball.
+        {preset.sights
+          ? ' Diamonds count from the head end and from the right-hand side seen from there.'
+          : ''}
+      </Text>
+      <Table mt={4} verticalSpacing={4}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Ball</Table.Th>
+            <Table.Th>Place</Table.Th>
+            {preset.sights && <Table.Th>Diamonds</Table.Th>}
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {layOut(drill, preset).map((ball) => {
+            const place = measurePlace(preset, ball);
+            return (
+              <Table.Tr key={ball.id}>
+                <Table.Td>
+                  <b>{ball.id === CUE_BALL ? 'cue ball' : ball.id}</b>
+                </Table.Td>
+                <Table.Td>{placeInMillimetres(place, vocabulary)}</Table.Td>
+                {preset.sights && <Table.Td>{placeInDiamonds(place)}</Table.Td>}
+              </Table.Tr>
+            );
+          })}
+        </Table.Tbody>
+      </Table>
+    </section>
+  );
+}
+
+/** The tip's place in words, in ball radii. */
+function tipWords(drill: Drill): string {
+  const { height, side } = drill.plan.tip;
+  const parts: string[] = [];
+  if (height !== 0) parts.push(`${Math.abs(height)} R ${height > 0 ? 'above' : 'below'} centre`);
+  if (side !== 0) parts.push(`${Math.abs(side)} R ${side > 0 ? 'right' : 'left'}`);
+  return parts.length === 0 ? 'centre' : parts.join(', ');
+}
+
+function Stroke({ drill, plan }: { readonly drill: Drill; readonly plan: PlannedShot }) {
+  const { angle } = reviewLanding(plan, plan.landing);
+  const facts = [
+    ['Pace', `${drill.plan.speed} m/s`],
+    ['Tip', tipWords(drill)],
+    [
+      `Angle left on the ${drill.task.next.ball}`,
+      `${Math.abs(Math.round(angle.degrees))}°, ${angle.thickness}`,
+    ],
+  ] as const;
+  return (
+    <section className="card">
+      <Title order={2} size="h4">
+        Planned stroke
+      </Title>
+      <dl style={{ display: 'grid', gridTemplateColumns: '1fr auto', gap: '2px 12px', margin: '6px 0 0' }}>
+        {facts.map(([name, value]) => (
+          <div key={name} style={{ display: 'contents' }}>
+            <dt className="muted">{name}</dt>
+            <dd style={{ margin: 0, fontWeight: 700 }}>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function Points({ drill, stage }: { readonly drill: Drill; readonly stage: number }) {
+  const bands = drill.stages[stage - 1]?.bands ?? [];
+  const { term } = useWords();
+  return (
+    <section className="card">
+      <Title order={2} size="h4">
+        Points
+      </Title>
+      <Text size="sm" mt={4}>
+        By the chance that a {drill.scoring.windowLevel} player pots the {drill.task.next.ball} from where the
+        cue ball stopped. A miss or {term('inOff')} scores 0.
+      </Text>
+      <Group mt={6} gap="lg">
+        {bands.map((band) => (
+          <Text key={band.chance}>
+            <b>{band.points}</b> from {percent(band.chance)}
+          </Text>
+        ))}
+      </Group>
+    </section>
+  );
+}

@@ -1,0 +1,155 @@
+import { Button, Select, Stack, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import type { ClubTable, DrillEntry, OpenRound, Player } from '../../core/records/club.ts';
+import { drillsQuery, playersQuery, tablesQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { DrillDrawing } from '../drills/DrillDrawing.tsx';
+import { openRound } from './roundStore.ts';
+
+/** Where a round begins: who plays what, on which table. */
+export function LessonPage() {
+  const players = useQuery(playersQuery);
+  const drills = useQuery(drillsQuery);
+  const tables = useQuery(tablesQuery);
+  const error = players.error ?? drills.error ?? tables.error;
+  if (players.data === undefined || drills.data === undefined || tables.data === undefined) {
+    return <Loading what="players and drills" error={error} />;
+  }
+  return (
+    <StartRound
+      players={players.data.filter((player) => !player.archived)}
+      drills={drills.data}
+      tables={tables.data}
+    />
+  );
+}
+
+interface StartRoundProps {
+  readonly players: readonly Player[];
+  readonly drills: readonly DrillEntry[];
+  readonly tables: readonly ClubTable[];
+}
+
+function StartRound({ players, drills, tables }: StartRoundProps) {
+  const navigate = useNavigate();
+  const [params, setParams] = useSearchParams();
+  const [tableChoice, setTableChoice] = useState<string | null>(null);
+  const choose = (name: string, value: string | null) => {
+    const next = new URLSearchParams(params);
+    if (value === null) next.delete(name);
+    else next.set(name, value);
+    if (name === 'drill') next.delete('stage');
+    setParams(next, { replace: true });
+  };
+
+  const only = players.length === 1 ? players[0] : undefined;
+  const player = players.find((each) => each.id === params.get('player')) ?? only;
+  const entry = drills.find((each) => each.document.slug === params.get('drill'));
+  const stages = entry?.document.stages ?? [];
+  const stage = Math.min(stages.length, Math.max(1, Number(params.get('stage') ?? stages.length) || 1));
+  const fitting = tables.filter((table) => table.preset === entry?.document.table);
+  const table = fitting.find((each) => each.id === tableChoice) ?? fitting[0];
+
+  async function start(): Promise<void> {
+    if (player === undefined || entry === undefined || table === undefined) return;
+    const { document, revision } = entry;
+    const open: OpenRound = {
+      document,
+      round: {
+        id: crypto.randomUUID(),
+        player: { id: player.id, name: player.name, hand: player.hand },
+        table,
+        drill: document.slug,
+        revision,
+        stage,
+        shots: document.scoring.shots,
+        startedAt: new Date().toISOString(),
+        endedAt: null,
+        early: null,
+        attempts: [],
+      },
+    };
+    await openRound(open);
+    await navigate(`/lesson/rounds/${open.round.id}`);
+  }
+
+  return (
+    <div
+      style={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
+        gap: 28,
+      }}
+    >
+      <Stack>
+        <Title order={1}>Start a round</Title>
+        {players.length === 0 && <Text>There is no player yet: add one in Players first.</Text>}
+        <Select
+          label="Player"
+          size="md"
+          searchable
+          placeholder="Who is at the table?"
+          data={players.map((each) => ({ value: each.id, label: each.name }))}
+          value={player?.id ?? null}
+          onChange={(value) => choose('player', value)}
+        />
+        <Select
+          label="Drill"
+          size="md"
+          searchable
+          placeholder="What is played?"
+          data={drills.map(({ document }) => ({ value: document.slug, label: document.title }))}
+          value={entry?.document.slug ?? null}
+          onChange={(value) => choose('drill', value)}
+        />
+        {entry !== undefined && (
+          <>
+            <Select
+              label="Stage"
+              size="md"
+              allowDeselect={false}
+              data={stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
+              value={String(stage)}
+              onChange={(value) => choose('stage', value)}
+            />
+            <Select
+              label="Table"
+              size="md"
+              allowDeselect={false}
+              data={fitting.map((each) => ({ value: each.id, label: each.name }))}
+              value={table?.id ?? null}
+              onChange={setTableChoice}
+              error={
+                table === undefined ? 'The hall has no table for this drill: add one in Hall.' : undefined
+              }
+            />
+          </>
+        )}
+        <Button
+          size="xl"
+          onClick={() => void start()}
+          disabled={player === undefined || entry === undefined || table === undefined}
+        >
+          Start
+        </Button>
+      </Stack>
+      <div>
+        {entry === undefined ? (
+          <Text c="dimmed" mt="xl">
+            Choose a drill to see its layout.
+          </Text>
+        ) : (
+          <>
+            <Title order={2} size="h3" mb="xs">
+              {entry.document.title}
+            </Title>
+            <DrillDrawing drill={entry.document} stage={stage} />
+            <Text mt="xs">{entry.document.purpose}</Text>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,99 @@
+import { get as read, set as write } from 'idb-keyval';
+import { openRoundSchema, type OpenRound } from '../../core/records/club.ts';
+import { get, OfflineError } from '../api/client.ts';
+import { enqueue, isWaiting } from './outbox.ts';
+import type { Change, Scoring } from './scoring.ts';
+
+/** The device's own copy of a round: what is shown after a reload, whatever has been sent by then. */
+
+function key(id: string): string {
+  return `round:${id}`;
+}
+
+/** One writing after the other, so that the queue has the order of the taps. */
+let writing: Promise<void> = Promise.resolve();
+
+function inOrder(work: () => Promise<void>): Promise<void> {
+  writing = writing.then(work, work);
+  return writing;
+}
+
+async function readRound(id: string): Promise<OpenRound | undefined> {
+  const stored: unknown = await read(key(id));
+  return stored === undefined ? undefined : openRoundSchema.validate(stored);
+}
+
+/** Opens a round on this device and queues it for the server. */
+export function openRound(open: OpenRound): Promise<void> {
+  const { round } = open;
+  return inOrder(async () => {
+    await write(key(round.id), open);
+    await enqueue({
+      roundId: round.id,
+      method: 'PUT',
+      path: `/rounds/${round.id}`,
+      body: {
+        playerId: round.player.id,
+        tableId: round.table.id,
+        drill: round.drill,
+        revision: round.revision,
+        stage: round.stage,
+        startedAt: round.startedAt,
+      },
+      label: `The round of ${round.player.name}`,
+    });
+  });
+}
+
+/** The round as this device knows it while something of it waits to be sent, else as the server has it. */
+export async function loadRound(id: string): Promise<OpenRound> {
+  const own = await readRound(id);
+  if (own !== undefined && (await isWaiting(id))) return own;
+  try {
+    return await get(`/rounds/${id}`, openRoundSchema);
+  } catch (error) {
+    if (own !== undefined && error instanceof OfflineError) return own;
+    throw error;
+  }
+}
+
+function requestOf(roundId: string, change: Change) {
+  const base = `/rounds/${roundId}`;
+  if (change.kind === 'undo') {
+    return {
+      method: 'DELETE' as const,
+      path: `${base}/attempts/${change.id}`,
+      body: null,
+      label: 'Taking a shot back',
+    };
+  }
+  if (change.kind === 'end') {
+    return {
+      method: 'POST' as const,
+      path: `${base}/end`,
+      body: { endedAt: change.at, early: change.early },
+      label: 'The end of the round',
+    };
+  }
+  const { id, ordinal, outcome, landing, points, playedAt } = change.attempt;
+  return {
+    method: 'PUT' as const,
+    path: `${base}/attempts/${id}`,
+    body: { ordinal, outcome, landing, points, playedAt },
+    label: `Shot ${ordinal}`,
+  };
+}
+
+/** Keeps a step of scoring on this device and queues its changes. */
+export function keepStep(open: OpenRound, scoring: Scoring, changes: readonly Change[]): Promise<void> {
+  return inOrder(async () => {
+    const round = {
+      ...open.round,
+      attempts: [...scoring.attempts],
+      endedAt: scoring.ended?.at ?? null,
+      early: scoring.ended?.early ?? null,
+    };
+    await write(key(round.id), { ...open, round });
+    for (const change of changes) await enqueue({ roundId: round.id, ...requestOf(round.id, change) });
+  });
+}

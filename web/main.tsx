@@ -1,0 +1,35 @@
+import '@mantine/core/styles.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
+import '@fontsource-variable/bricolage-grotesque/wght.css';
+import './styles.css';
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { ApiError } from './api/client.ts';
+import { createRouter } from './router.tsx';
+import { cssVariables, theme } from './theme.ts';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      // A refusal stays one, however often it is asked for.
+      retry: (failures, error) => !(error instanceof ApiError) && failures < 2,
+    },
+  },
+});
+
+const root = document.getElementById('root');
+if (root === null) throw new Error('index.html has no element with the id root');
+createRoot(root).render(
+  <StrictMode>
+    <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
+      <QueryClientProvider client={queries}>
+        <RouterProvider router={createRouter()} />
+      </QueryClientProvider>
+    </MantineProvider>
+  </StrictMode>,
+);

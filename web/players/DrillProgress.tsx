@@ -1,0 +1,95 @@
+import { Group, SimpleGrid, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import type { Benchmark } from '../../core/records/benchmark.ts';
+import type { DrillEntry, Round } from '../../core/records/club.ts';
+import { mostPoints } from '../../core/scoring/zonePoints.ts';
+import { placeRound, scoreBands, type ScoreBand } from '../../core/scoring/benchmark.ts';
+import { median } from '../../core/statistics/summary.ts';
+import { benchmarkQuery } from '../api/queries.ts';
+import { LandingScatter } from './LandingScatter.tsx';
+import { placingWords } from './placingWords.ts';
+import { pointsOf } from './rounds.ts';
+
+export interface TrendProps {
+  readonly rounds: readonly { readonly at: string; readonly points: number }[];
+  readonly bands: readonly ScoreBand[];
+  readonly maximum: number;
+}
+
+interface DrillProgressProps {
+  readonly entry: DrillEntry;
+  readonly stage: number;
+  /** Complete rounds that can be compared, oldest first. */
+  readonly rounds: readonly Round[];
+  /** How many more were ended early and are left out. */
+  readonly early: number;
+  readonly chart: (props: TrendProps) => ReactNode;
+}
+
+/** How one drill has gone: best, last, median of five, the rounds over time, and the landings. */
+export function DrillProgress({ entry, stage, rounds, early, chart }: DrillProgressProps) {
+  const benchmark = useQuery(benchmarkQuery(entry, stage, () => undefined));
+  const { document } = entry;
+  const maximum = document.scoring.shots * mostPoints(document.stages[stage - 1]?.bands ?? []);
+  const scores = rounds.map((round) => pointsOf(round.attempts));
+  const trend = rounds.map((round, i) => ({ at: round.startedAt, points: scores[i] ?? 0 }));
+  if (scores.length === 0)
+    return <Text>Every round of this drill was ended early, so there is nothing to compare.</Text>;
+  return (
+    <>
+      <section className="card" aria-labelledby="trend-title">
+        <Group justify="space-between" align="start">
+          <div>
+            <Title order={2} size="h3" id="trend-title">
+              {document.title}
+            </Title>
+            <Text c="dimmed" size="sm">
+              Points of {maximum}, {rounds.length === 1 ? '1 round' : `${rounds.length} rounds`}
+              {early > 0 ? `; ${early} ended early left out` : ''}
+            </Text>
+            {benchmark.data !== undefined && (
+              <LastPlacing score={scores.at(-1) ?? 0} benchmark={benchmark.data} />
+            )}
+          </div>
+          <Figures scores={scores} />
+        </Group>
+        {chart({
+          rounds: trend,
+          bands: benchmark.data === undefined ? [] : scoreBands(benchmark.data, maximum),
+          maximum,
+        })}
+      </section>
+      <LandingScatter document={document} stage={stage} rounds={rounds} />
+    </>
+  );
+}
+
+function LastPlacing({ score, benchmark }: { readonly score: number; readonly benchmark: Benchmark }) {
+  return <Text mt={4}>Last round: {placingWords(placeRound(score, benchmark))}</Text>;
+}
+
+/** Rounds in the median that says how somebody plays these days. */
+const RECENT = 5;
+
+function Figures({ scores }: { readonly scores: readonly number[] }) {
+  const figures = [
+    ['best', Math.max(...scores)],
+    ['last', scores.at(-1) ?? 0],
+    [`median of ${Math.min(RECENT, scores.length)}`, median(scores.slice(-RECENT))],
+  ] as const;
+  return (
+    <SimpleGrid cols={3} spacing="xl">
+      {figures.map(([name, value]) => (
+        <div key={name}>
+          <Text size="sm" c="dimmed">
+            {name}
+          </Text>
+          <Text className="big" data-testid={`figure-${name.split(' ')[0] ?? ''}`}>
+            {value}
+          </Text>
+        </div>
+      ))}
+    </SimpleGrid>
+  );
+}

@@ -1,0 +1,135 @@
+import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { DrillEntry, Player, Round } from '../../core/records/club.ts';
+import { call } from '../api/client.ts';
+import { drillsQuery, playerQuery, playerRoundsQuery, playersQuery } from '../api/queries.ts';
+import { ago } from '../app/dates.ts';
+import { Loading } from '../app/Loading.tsx';
+import { useViewer } from '../app/viewer.ts';
+import { kindsOf, type RoundKind } from './kinds.ts';
+import { DrillProgress } from './DrillProgress.tsx';
+import { comparableRounds } from './rounds.ts';
+
+const TrendChart = lazy(() => import('./TrendChart.tsx'));
+
+/** A player: how each drill has gone over time, and where the cue ball stops. */
+export function PlayerPage() {
+  const { id = '' } = useParams();
+  const player = useQuery(playerQuery(id));
+  const rounds = useQuery(playerRoundsQuery(id));
+  const drills = useQuery(drillsQuery);
+  const error = player.error ?? rounds.error ?? drills.error;
+  if (player.data === undefined || rounds.data === undefined || drills.data === undefined) {
+    return <Loading what="the player" error={error} />;
+  }
+  return (
+    <Stack>
+      <PlayerHead player={player.data} />
+      {rounds.data.length === 0 ? (
+        <Text>
+          No finished round yet. <Link to={`/lesson?player=${id}`}>Start the first one</Link>, and it will
+          stand here.
+        </Text>
+      ) : (
+        <Progress rounds={rounds.data} drills={drills.data} />
+      )}
+    </Stack>
+  );
+}
+
+function PlayerHead({ player }: { readonly player: Player }) {
+  const viewer = useViewer();
+  const queries = useQueryClient();
+  async function setArchived(archived: boolean) {
+    await call('PUT', `/players/${player.id}`, { name: player.name, hand: player.hand, archived });
+    await queries.invalidateQueries({ queryKey: playersQuery.queryKey });
+  }
+  return (
+    <Group justify="space-between" align="end">
+      <div>
+        <Title order={1}>{player.name}</Title>
+        <Text c="dimmed">
+          {player.hand}-handed, {player.rounds === 1 ? '1 round' : `${player.rounds} rounds`}, last{' '}
+          {ago(player.lastRoundAt)}
+          {player.archived ? ', archived' : ''}
+        </Text>
+      </div>
+      <Group className="no-print">
+        {viewer.role === 'coach' && (
+          <Button variant="default" onClick={() => void setArchived(!player.archived)}>
+            {player.archived ? 'Bring back' : 'Archive'}
+          </Button>
+        )}
+        {!player.archived && (
+          <Button component={Link} to={`/lesson?player=${player.id}`}>
+            Start a round
+          </Button>
+        )}
+      </Group>
+    </Group>
+  );
+}
+
+interface ProgressProps {
+  readonly rounds: readonly Round[];
+  readonly drills: readonly DrillEntry[];
+}
+
+function Progress({ rounds, drills }: ProgressProps) {
+  const [params, setParams] = useSearchParams();
+  const titleOf = (slug: string) =>
+    drills.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  const kinds = kindsOf(rounds);
+  const chosen =
+    kinds.find((kind) => kind.key === params.get('kind')) ??
+    kinds.find((kind) => kind.drill === params.get('drill')) ??
+    kinds[0];
+  if (chosen === undefined) return null;
+  const entry = drills.find((each) => each.document.slug === chosen.drill);
+  const comparable = comparableRounds(rounds, chosen);
+  const early = rounds.filter((round) => sameKind(round, chosen)).length - comparable.length;
+  return (
+    <>
+      <Select
+        label="Drill"
+        size="md"
+        maw={420}
+        allowDeselect={false}
+        data={kinds.map((kind) => ({
+          value: kind.key,
+          label: `${titleOf(kind.drill)}, stage ${kind.stage}${kind.newest ? '' : `, revision ${kind.revision}`} (${kind.rounds})`,
+        }))}
+        value={chosen.key}
+        onChange={(value) => value !== null && setParams({ kind: value }, { replace: true })}
+      />
+      {entry === undefined || entry.revision !== chosen.revision ? (
+        <Text>
+          This drill has a newer revision; rounds of the old one are kept and cannot be compared with it.
+        </Text>
+      ) : (
+        <DrillProgress
+          entry={entry}
+          stage={chosen.stage}
+          rounds={comparable}
+          early={early}
+          chart={(props) => (
+            <Suspense fallback={<Loading what="the chart" error={null} />}>
+              <TrendChart {...props} />
+            </Suspense>
+          )}
+        />
+      )}
+    </>
+  );
+}
+
+function sameKind(round: Round, kind: RoundKind): boolean {
+  return (
+    round.drill === kind.drill &&
+    round.revision === kind.revision &&
+    round.stage === kind.stage &&
+    round.table.preset === kind.table.preset
+  );
+}

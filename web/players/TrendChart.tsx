@@ -1,0 +1,86 @@
+import {
+  CartesianGrid,
+  Line,
+  LineChart,
+  ReferenceArea,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { shortDay } from '../app/dates.ts';
+import { colour, TEXT_FONT } from '../theme.ts';
+import type { TrendProps } from './DrillProgress.tsx';
+
+const DEPTHS = [0.04, 0.1, 0.17, 0.25, 0.34] as const;
+
+interface DotProps {
+  readonly cx?: number;
+  readonly cy?: number;
+  readonly value?: unknown;
+  readonly best: number;
+}
+
+/** A round: a diamond, gold for the best. */
+function RoundDot({ cx, cy, value, best }: DotProps) {
+  if (cx === undefined || cy === undefined) return null;
+  const isBest = value === best;
+  return (
+    <path
+      d={`M${cx} ${cy - 8}l6 8l-6 8l-6 -8Z`}
+      fill={isBest ? colour('gold') : colour('ink')}
+      stroke={colour('ink')}
+    />
+  );
+}
+
+/** Rounds over time with the stretches of the levels behind them. */
+export default function TrendChart({ rounds, bands, maximum }: TrendProps) {
+  const data = rounds.map(({ at, points }) => ({ at: new Date(at).getTime(), points }));
+  const best = Math.max(...data.map((round) => round.points));
+  const tick = { fill: colour('muted'), fontSize: 13, fontFamily: TEXT_FONT };
+  return (
+    <figure
+      style={{ margin: '10px 0 0', height: 250 }}
+      aria-label={`${data.length} rounds over time, best ${best}`}
+    >
+      <ResponsiveContainer>
+        <LineChart data={data} margin={{ top: 6, right: 90, bottom: 4, left: -18 }}>
+          {bands.map((band, i) => (
+            <ReferenceArea
+              key={band.level}
+              y1={band.from}
+              y2={band.to}
+              fill={colour('indigo')}
+              fillOpacity={DEPTHS[i] ?? 0.3}
+              stroke="none"
+              label={{ value: band.level, position: 'right', fill: colour('ink'), fontSize: 13 }}
+            />
+          ))}
+          <CartesianGrid vertical={false} stroke={colour('line')} />
+          <XAxis
+            dataKey="at"
+            type="number"
+            scale="time"
+            domain={['dataMin', 'dataMax']}
+            tickFormatter={shortDay}
+            tick={tick}
+          />
+          <YAxis domain={[0, maximum]} tick={tick} allowDecimals={false} />
+          <Tooltip
+            labelFormatter={(label) => (typeof label === 'number' ? shortDay(label) : '')}
+            contentStyle={{ background: colour('surface'), borderColor: colour('line') }}
+          />
+          <Line
+            dataKey="points"
+            name="points"
+            stroke={colour('muted')}
+            strokeWidth={1.6}
+            isAnimationActive={false}
+            dot={<RoundDot best={best} />}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+}

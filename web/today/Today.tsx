@@ -1,0 +1,122 @@
+import { Button, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import type { DrillEntry, RoundSummary } from '../../core/records/club.ts';
+import { drillsQuery, todayQuery } from '../api/queries.ts';
+import { ago } from '../app/dates.ts';
+import { Loading } from '../app/Loading.tsx';
+import { Sight } from '../app/Sight.tsx';
+import { useViewer } from '../app/viewer.ts';
+
+function titleOf(drills: readonly DrillEntry[] | undefined, slug: string): string {
+  return drills?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+}
+
+/** What is on today: rounds left open, who waits for practice, what was just played. */
+export function Today() {
+  const viewer = useViewer();
+  const today = useQuery(todayQuery);
+  const drills = useQuery(drillsQuery);
+  if (today.data === undefined) return <Loading what="today" error={today.error} />;
+  const { open, recent, waiting } = today.data;
+
+  return (
+    <Stack>
+      <div
+        style={{
+          display: 'flex',
+          justifyContent: 'space-between',
+          alignItems: 'end',
+          gap: 16,
+          flexWrap: 'wrap',
+        }}
+      >
+        <div>
+          <Title order={1}>Today at {viewer.club}</Title>
+          <Text c="dimmed">
+            {open.length === 0
+              ? 'Nothing is half-played. Start a round when the balls are up.'
+              : `${open.length === 1 ? 'One round is' : `${open.length} rounds are`} half-played.`}
+          </Text>
+        </div>
+        <Button component={Link} to="/lesson" size="lg">
+          Start a round
+        </Button>
+      </div>
+
+      {open.length > 0 && (
+        <section aria-labelledby="open-title">
+          <Title order={2} size="h3" id="open-title" mb="xs">
+            Go on
+          </Title>
+          <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
+            {open.map((round) => (
+              <Link key={round.id} to={`/lesson/rounds/${round.id}`} className="card card-link">
+                <Text fw={700}>{round.player}</Text>
+                <Text>
+                  {titleOf(drills.data, round.drill)}, shot {Math.min(round.played + 1, round.shots)} of{' '}
+                  {round.shots}
+                </Text>
+                <Text size="sm" c="dimmed">
+                  {round.table}, {ago(round.startedAt)}
+                </Text>
+              </Link>
+            ))}
+          </SimpleGrid>
+        </section>
+      )}
+
+      <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
+        <section aria-labelledby="waiting-title">
+          <Title order={2} size="h3" id="waiting-title" mb="xs">
+            Longest without practice
+          </Title>
+          <Stack gap={6}>
+            {waiting.length === 0 && <Text>No players yet. Add the first one in Players.</Text>}
+            {waiting.map((player) => (
+              <Link key={player.id} to={`/players/${player.id}`} className="card card-link">
+                <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
+                  <Text fw={700}>{player.name}</Text>
+                  <Text c="dimmed">
+                    {player.lastRoundAt === null ? 'no round yet' : ago(player.lastRoundAt)}
+                  </Text>
+                </div>
+              </Link>
+            ))}
+          </Stack>
+        </section>
+        <section aria-labelledby="recent-title">
+          <Title order={2} size="h3" id="recent-title" mb="xs">
+            Just played
+          </Title>
+          <Stack gap={6}>
+            {recent.length === 0 && <Text>The first finished round will stand here.</Text>}
+            {recent.map((round) => (
+              <RecentRound key={round.id} round={round} title={titleOf(drills.data, round.drill)} />
+            ))}
+          </Stack>
+        </section>
+      </SimpleGrid>
+    </Stack>
+  );
+}
+
+function RecentRound({ round, title }: { readonly round: RoundSummary; readonly title: string }) {
+  return (
+    <Link to={`/players/${round.playerId}?drill=${round.drill}`} className="card card-link">
+      <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
+        <Sight size={20} fill="teal" />
+        <div style={{ flex: 1 }}>
+          <Text fw={700}>{round.player}</Text>
+          <Text size="sm" c="dimmed">
+            {title}, {ago(round.endedAt)}
+          </Text>
+        </div>
+        <Text className="big">{round.points}</Text>
+        <Text size="sm" c="dimmed">
+          points
+        </Text>
+      </div>
+    </Link>
+  );
+}

@@ -1,0 +1,20 @@
+import type { MeasuredPlace } from '../../core/table/place.ts';
+import { termIn, type Vocabulary } from './vocabulary.ts';
+
+/** The place in words: from two cushions, or from the spot it is on. */
+export function placeInMillimetres(place: MeasuredPlace, vocabulary: Vocabulary): string {
+  const end = place.short.cushion === 'head' ? termIn(vocabulary, 'headEnd') : termIn(vocabulary, 'footEnd');
+  const cushion = termIn(vocabulary, 'cushion');
+  const cushions = `${place.short.mm} mm from the ${end} ${cushion}, ${place.long.mm} mm from the ${place.long.cushion}`;
+  return place.spot === undefined ? cushions : `on the ${place.spot} spot (${cushions})`;
+}
+
+/** A number of diamonds with as many digits as matter: a hundredth of a diamond is three millimetres. */
+function diamonds(value: number): string {
+  return String(Math.round(value * 100) / 100);
+}
+
+export function placeInDiamonds(place: MeasuredPlace): string | undefined {
+  if (place.diamonds === undefined) return undefined;
+  return `${diamonds(place.diamonds.along)} along, ${diamonds(place.diamonds.across)} across`;
+}

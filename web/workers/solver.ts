@@ -1,0 +1,25 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import type { Benchmark } from '../../core/records/benchmark.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import type { Solver } from './protocol.ts';
+
+let remote: Remote<Solver> | undefined;
+
+/** One worker for the page, started when first needed. */
+function solver(): Remote<Solver> {
+  remote ??= wrap<Solver>(new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' }));
+  return remote;
+}
+
+export function solvePlan(drill: Drill): Promise<PlannedShot> {
+  return solver().plan(drill);
+}
+
+export function computeBenchmark(
+  drill: Drill,
+  stage: number,
+  onProgress: (share: number) => void,
+): Promise<Benchmark> {
+  return solver().benchmark(drill, stage, proxy(onProgress));
+}

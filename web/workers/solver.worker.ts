@@ -1,0 +1,38 @@
+import { expose } from 'comlink';
+import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { LEVEL_NAMES } from '../../core/player/levels.ts';
+import type { LevelBenchmark } from '../../core/records/benchmark.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
+import { buildTable } from '../../core/table/table.ts';
+import type { Solver } from './protocol.ts';
+
+const SEED = 4610;
+
+/** The last drill solved: a benchmark follows right after its plan. */
+let last: { readonly text: string; readonly plan: PlannedShot } | undefined;
+
+function planOf(drill: Drill): PlannedShot {
+  const text = JSON.stringify(drill);
+  if (last?.text !== text) last = { text, plan: planShot(drill, buildTable(drill.table)) };
+  return last.plan;
+}
+
+const solver: Solver = {
+  plan: planOf,
+  async benchmark(drill, stageNumber, onProgress) {
+    const stage = drill.stages[stageNumber - 1];
+    if (stage === undefined) throw new RangeError(`benchmark: the drill has no stage ${stageNumber}`);
+    const plan = planOf(drill);
+    const levels: LevelBenchmark[] = [];
+    for (const [i, level] of LEVEL_NAMES.entries()) {
+      levels.push(benchmarkLevel(drill, stage, plan, level, SEED + i));
+      onProgress((i + 1) / LEVEL_NAMES.length);
+      // Lets the progress out before the next level takes the thread.
+      await new Promise((resolve) => setTimeout(resolve, 0));
+    }
+    return { executions: EXECUTIONS_PER_LEVEL, levels };
+  },
+};
+
+expose(solver);
