@@ -8,6 +8,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'server',
+          globalSetup: 'server/testing/setup.ts',
           include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,

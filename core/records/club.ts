@@ -24,7 +24,7 @@ const preset = () =>
 
 /** Requests. */
 export const signInSchema = object({ email: text(190), password: text(200) })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export const newClubSchema = object({
   club: text(80),
@@ -32,16 +32,16 @@ export const newClubSchema = object({
   email: email(),
   password: newPassword(),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 /** A player may get a sign-in at once: then both e-mail and password are given. */
 export const newPlayerSchema = object({
   name: text(80),
   hand: hand(),
-  email: email().nullable().default(null),
-  password: newPassword().nullable().default(null),
+  email: email().nullable().defined('${path} is missing'),
+  password: newPassword().nullable().defined('${path} is missing'),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required()
   .test(
     'both',
@@ -53,10 +53,10 @@ export const playerChangeSchema = object({
   hand: hand(),
   archived: boolean().strict().required(),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export const newTableSchema = object({ name: text(60), preset: preset() })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export type NewClub = InferType<typeof newClubSchema>;
 export type NewPlayer = InferType<typeof newPlayerSchema>;

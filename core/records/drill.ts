@@ -13,13 +13,13 @@ export type PlaceText =
 
 const UNKNOWN = '${path} has an unknown field';
 
-const metresPlace = object({ x: finite(), y: finite() }).noUnknown(UNKNOWN);
+const metresPlace = object({ x: finite(), y: finite() }).exact(UNKNOWN);
 const diamondsPlace = object({
-  diamonds: object({ along: finite(), across: finite() }).noUnknown(UNKNOWN).required('${path} is missing'),
-}).noUnknown(UNKNOWN);
+  diamonds: object({ along: finite(), across: finite() }).exact(UNKNOWN).required('${path} is missing'),
+}).exact(UNKNOWN);
 const spotPlace = object({
   spot: string().strict().required('${path} is missing').oneOf(SPOT_NAMES, '${path} is not a spot'),
-}).noUnknown(UNKNOWN);
+}).exact(UNKNOWN);
 
 const placeSchema = lazy((value: unknown) => {
   const keys = typeof value === 'object' && value !== null ? value : {};
@@ -37,7 +37,7 @@ const bandSchema = object({
   /** Least chance of the next pot that earns the points. */
   chance: finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1'),
   points: count(1, 100),
-}).noUnknown(UNKNOWN);
+}).exact(UNKNOWN);
 
 const stageSchema = object({
   title: text(60),
@@ -51,7 +51,7 @@ const stageSchema = object({
         return before === undefined || (band.chance > before.chance && band.points > before.points);
       }),
     ),
-}).noUnknown(UNKNOWN);
+}).exact(UNKNOWN);
 
 /** A drill as it is written in a file: what is set, what is asked, how it is scored. */
 export const drillSchema = object({
@@ -73,20 +73,20 @@ export const drillSchema = object({
   table: string().strict().required('${path} is missing').oneOf(PRESET_IDS, '${path} is not a table'),
   purpose: text(400),
   advice: array(text(200)).required('${path} is missing').max(5, '${path} has at most five lines'),
-  balls: array(object({ id: text(12), at: placeSchema }).noUnknown(UNKNOWN))
+  balls: array(object({ id: text(12), at: placeSchema }).exact(UNKNOWN))
     .required('${path} is missing')
     .min(3, '${path} needs a cue ball, an object ball and a next ball')
     .max(22, '${path} has at most 22 balls'),
   task: object({
     pot: text(12),
     pocket: pocketSchema,
-    next: object({ ball: text(12), pocket: pocketSchema }).noUnknown(UNKNOWN),
-  }).noUnknown(UNKNOWN),
+    next: object({ ball: text(12), pocket: pocketSchema }).exact(UNKNOWN),
+  }).exact(UNKNOWN),
   plan: object({
     speed: finite().min(0.1, '${path} must be at least 0.1').max(12, '${path} must be at most 12'),
-    tip: object({ side: finite(), height: finite() }).noUnknown(UNKNOWN),
+    tip: object({ side: finite(), height: finite() }).exact(UNKNOWN),
     elevationDeg: finite().min(0, '${path} must be at least 0').max(90, '${path} must be at most 90'),
-  }).noUnknown(UNKNOWN),
+  }).exact(UNKNOWN),
   scoring: object({
     method: string()
       .strict()
@@ -98,13 +98,13 @@ export const drillSchema = object({
       .strict()
       .required('${path} is missing')
       .oneOf(LEVEL_NAMES, '${path} is not a level'),
-  }).noUnknown(UNKNOWN),
+  }).exact(UNKNOWN),
   stages: array(stageSchema)
     .required('${path} is missing')
     .min(1, '${path} needs at least one stage')
     .max(9, '${path} has at most nine stages'),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 
 export type Drill = InferType<typeof drillSchema>;

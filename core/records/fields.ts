@@ -15,7 +15,7 @@ export function text(longest: number): StringSchema<string> {
     .typeError('${path} must be a text')
     .required('${path} is missing')
     .max(longest, `\${path} must be at most ${longest} characters`)
-    .test('not-blank', '${path} is missing', (value) => value.trim() !== '');
+    .test('not-blank', '${path} is missing', (value: string | null | undefined) => value?.trim() !== '');
 }
 
 export function finite(): NumberSchema<number> {
@@ -23,7 +23,7 @@ export function finite(): NumberSchema<number> {
     .strict()
     .typeError('${path} must be a number')
     .required('${path} is missing')
-    .test('finite', '${path} must be a finite number', (value) => Number.isFinite(value));
+    .test('finite', '${path} must be a finite number', (value: number | null | undefined) => value == null || Number.isFinite(value));
 }
 
 export function count(least: number, most: number): NumberSchema<number> {
@@ -42,4 +42,4 @@ export function instant(): StringSchema<string> {
 }
 
 /** A place on the cloth, metres. */
-export const pointSchema = object({ x: finite(), y: finite() }).noUnknown('${path} has an unknown field');
+export const pointSchema = object({ x: finite(), y: finite() }).exact('${path} has an unknown field');

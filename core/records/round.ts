@@ -15,7 +15,7 @@ export const newRoundSchema = object({
   stage: count(1, 9),
   startedAt: instant(),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export type NewRound = InferType<typeof newRoundSchema>;
 
@@ -27,12 +27,12 @@ export const newAttemptSchema = object({
     .required('${path} is missing')
     .oneOf(OUTCOMES, '${path} must be potted, missed or in-off'),
   /** Where the cue ball stopped, metres; only after a pot. */
-  landing: pointSchema.nullable().default(null),
+  landing: pointSchema.nullable().defined('${path} is missing'),
   /** What the device counted; the server counts again and its result stands. */
   points: count(0, 100),
   playedAt: instant(),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export type NewAttempt = InferType<typeof newAttemptSchema>;
 
@@ -40,7 +40,7 @@ export const endRoundSchema = object({
   endedAt: instant(),
   early: boolean().strict().required('${path} is missing'),
 })
-  .noUnknown(UNKNOWN)
+  .exact(UNKNOWN)
   .required();
 export type EndRound = InferType<typeof endRoundSchema>;
 

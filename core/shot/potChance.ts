@@ -12,7 +12,11 @@ export interface PotTarget {
   readonly acceptance: Acceptance;
 }
 
-/** Faster than this the cue ball cannot be sent with control, m/s; thinner cuts would need more. */
+/**
+ * Up to the first speed the cue ball is sent with full control, beyond the second not at all, m/s; in between
+ * control falls evenly. Thin cuts need the speed.
+ */
+const CONTROLLED = 3.5;
 const FASTEST = 6;
 /** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
 const GRAZE = 0.999;
@@ -60,6 +64,7 @@ export function potChance(table: Table, cue: Point, target: PotTarget, errorRad:
   const high = rootBetween((off) => leaves(off) + half, -widest, widest, 1e-7);
   const middle = 0.5 * (low + high);
   const cosCut = Math.cos(Math.asin((apart * Math.sin(middle)) / reach));
-  if ((2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut) > FASTEST) return 0;
-  return 2 * normalCdf((high - low) / (2 * errorRad)) - 1;
+  const needed = (2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut);
+  const control = Math.min(1, Math.max(0, (FASTEST - needed) / (FASTEST - CONTROLLED)));
+  return control * (2 * normalCdf((high - low) / (2 * errorRad)) - 1);
 }

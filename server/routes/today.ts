@@ -5,7 +5,7 @@ import { listPlayers } from '../db/queries/people.ts';
 import { listSummaries } from '../db/queries/rounds.ts';
 import type { Dependencies } from '../dependencies.ts';
 
-const SHOWN = 8;
+const SHOWN = 6;
 
 export function todayRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();

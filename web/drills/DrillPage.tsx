@@ -57,21 +57,7 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
               {TABLE_PRESETS[drill.table].name}, {term(drill.technique)}, {drill.scoring.shots} shots a round
             </Text>
           </div>
-          <SegmentedControl
-            aria-label="Stage"
-            value={String(stage)}
-            onChange={(value) => setStage(Number(value))}
-            data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
-          />
-        </Group>
-        <DrillDrawing drill={drill} stage={stage} plan={plan.data} positions={playback.positions} />
-        {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
-        <Group justify="space-between" mt="xs" align="start">
-          <LineKey
-            cueBall="cue ball, planned"
-            objectBall="object ball"
-            window={`on the ${drill.task.next.ball}: chance of the pot`}
-          />
+          <Group>
           <Button
             className="no-print"
             variant="default"
@@ -81,6 +67,22 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
           >
             Play the stroke
           </Button>
+          <SegmentedControl
+            aria-label="Stage"
+            value={String(stage)}
+            onChange={(value) => setStage(Number(value))}
+            data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
+          />
+          </Group>
+        </Group>
+        <DrillDrawing drill={drill} stage={stage} plan={plan.data} positions={playback.positions} />
+        {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
+        <Group justify="space-between" mt="xs" align="start">
+          <LineKey
+            cueBall="cue ball, planned"
+            objectBall="object ball"
+            window={`on the ${drill.task.next.ball}: chance of the pot`}
+          />
         </Group>
         <SetUpTable drill={drill} />
       </div>

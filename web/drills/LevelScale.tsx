@@ -14,6 +14,11 @@ interface LevelScaleProps {
   readonly marks?: readonly ScaleMark[];
 }
 
+/** The first word says which level it is. */
+function shortName(level: string): string {
+  return level.split(' ')[0] ?? level;
+}
+
 const WIDTH = 300;
 const BAR = { y: 34, height: 22 };
 const DEPTHS = [0.06, 0.14, 0.24, 0.36, 0.5] as const;
@@ -30,7 +35,7 @@ export function LevelScale({ benchmark, maximum, marks = [] }: LevelScaleProps) 
   ].join(', ');
   return (
     <svg
-      viewBox={`-2 0 ${WIDTH + 4} ${now === undefined ? 84 : 92}`}
+      viewBox={now === undefined ? `-2 ${BAR.y - 6} ${WIDTH + 4} 50` : `-2 0 ${WIDTH + 4} 92`}
       role="img"
       aria-label={`Levels: ${describe}`}
       width="100%"
@@ -47,14 +52,14 @@ export function LevelScale({ benchmark, maximum, marks = [] }: LevelScaleProps) 
             stroke={colour('ink')}
             strokeOpacity={0.35}
           />
-          {at(band.to) - at(band.from) > 26 && (
+          {at(band.to) - at(band.from) > 7 * shortName(band.level).length && (
             <text
               {...text}
               x={(at(band.from) + at(band.to)) / 2}
               y={BAR.y + BAR.height + 14}
               textAnchor="middle"
             >
-              {band.level.split(' ')[0]}
+              {shortName(band.level)}
             </text>
           )}
         </g>
@@ -71,9 +76,11 @@ export function LevelScale({ benchmark, maximum, marks = [] }: LevelScaleProps) 
             />
             <text
               {...text}
-              x={Math.min(WIDTH - 24, Math.max(24, at(mark.value)))}
-              y={BAR.y + BAR.height + (mark.kind === 'best' ? 28 : 28)}
-              dx={mark.kind === 'best' ? 14 : -14}
+              x={Math.min(
+                WIDTH - (mark.kind === 'best' ? 24 : 78),
+                Math.max(mark.kind === 'best' ? 78 : 24, at(mark.value)),
+              )}
+              y={BAR.y + BAR.height + 30}
               textAnchor="middle"
             >
               {mark.text}

@@ -33,7 +33,7 @@ export function ScoringHead({ open, scoring, storeFailed }: ScoringHeadProps) {
             <Text size="sm" c="dimmed">
               {scoring.ended === null ? 'shot' : 'shots'}
             </Text>
-            <Text className="big" data-testid="shot">
+            <Text className="big" data-testid="shot" style={{ whiteSpace: 'nowrap' }}>
               {scoring.ended === null ? shot : scoring.attempts.length} / {scoring.shots}
             </Text>
           </div>

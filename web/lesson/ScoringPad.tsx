@@ -55,7 +55,7 @@ export function ScoringPad({ open, plan, actions, onEnd, onKeys }: ScoringPadPro
           </button>
         </Stack>
       )}
-      <Text size="sm" aria-live="polite">
+      <Text size="sm" aria-live="polite" className="scoring-hint">
         {over
           ? ''
           : scoring.waitsFor === 'landing'

@@ -63,20 +63,18 @@ function Scoring({ open, plan }: ScoringProps) {
     <main className="scoring">
       <ScoringHead open={open} scoring={scoring} storeFailed={actions.storeFailed} />
       <div className="scoring-table">
-        <div style={{ height: 'calc(100% - 34px)' }}>
-          <DrillDrawing
-            drill={open.document}
-            stage={open.round.stage}
-            plan={plan}
-            orientation={orientation}
-            {...(scoring.ended === null ? { onTap: actions.landed } : {})}
-          >
-            {landings.map(({ landing, ordinal }) => (
-              <LandingMark key={ordinal} at={landing} ordinal={ordinal} strong={ordinal === lastOrdinal} />
-            ))}
-            {scoring.waitsFor === 'landing' && <LandingMark at={scoring.cursor} strong />}
-          </DrillDrawing>
-        </div>
+        <DrillDrawing
+          drill={open.document}
+          stage={open.round.stage}
+          plan={plan}
+          orientation={orientation}
+          {...(scoring.ended === null ? { onTap: actions.landed } : {})}
+        >
+          {landings.map(({ landing, ordinal }) => (
+            <LandingMark key={ordinal} at={landing} ordinal={ordinal} strong={ordinal === lastOrdinal} />
+          ))}
+          {scoring.waitsFor === 'landing' && <LandingMark at={scoring.cursor} strong />}
+        </DrillDrawing>
         <div className="scoring-aside">
           <LineKey
             cueBall="cue ball, planned"

@@ -25,7 +25,7 @@ export function PlayerPage() {
     return <Loading what="the player" error={error} />;
   }
   return (
-    <Stack>
+    <Stack gap="sm">
       <PlayerHead player={player.data} />
       {rounds.data.length === 0 ? (
         <Text>
@@ -93,8 +93,7 @@ function Progress({ rounds, drills }: ProgressProps) {
   return (
     <>
       <Select
-        label="Drill"
-        size="md"
+        aria-label="Drill"
         maw={420}
         allowDeselect={false}
         data={kinds.map((kind) => ({

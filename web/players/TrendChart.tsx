@@ -41,7 +41,7 @@ export default function TrendChart({ rounds, bands, maximum }: TrendProps) {
   const tick = { fill: colour('muted'), fontSize: 13, fontFamily: TEXT_FONT };
   return (
     <figure
-      style={{ margin: '10px 0 0', height: 250 }}
+      style={{ margin: '10px 0 0', height: 200 }}
       aria-label={`${data.length} rounds over time, best ${best}`}
     >
       <ResponsiveContainer>
@@ -63,6 +63,7 @@ export default function TrendChart({ rounds, bands, maximum }: TrendProps) {
             type="number"
             scale="time"
             domain={['dataMin', 'dataMax']}
+            minTickGap={36}
             tickFormatter={shortDay}
             tick={tick}
           />

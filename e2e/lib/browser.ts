@@ -1,0 +1,45 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { chromium, type BrowserContext } from 'playwright-core';
+
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export interface Browser {
+  readonly context: BrowserContext;
+  close(): Promise<void>;
+}
+
+/** Debian's Chromium with a user-data folder of its own. */
+export async function openBrowser(options: {
+  readonly baseURL: string;
+  readonly size?: { readonly width: number; readonly height: number };
+}): Promise<Browser> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-browser-'));
+  const context = await chromium.launchPersistentContext(folder, {
+    executablePath: '/usr/bin/chromium',
+    args: FLAGS,
+    baseURL: options.baseURL,
+    viewport: options.size ?? { width: 1280, height: 800 },
+    colorScheme: 'light',
+    reducedMotion: 'reduce',
+    locale: 'en-GB',
+  });
+  context.setDefaultTimeout(20_000);
+  return {
+    context,
+    async close() {
+      await context.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

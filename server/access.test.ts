@@ -1,0 +1,177 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { benchmarkDrill } from '../core/scoring/benchmark.ts';
+import { findDrill } from './db/queries/drills.ts';
+import { planFor } from './drills/plans.ts';
+import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+
+/** Status for nobody, another player of the club, another club's coach, and the own coach. */
+type Expected = readonly [nobody: number, otherPlayer: number, otherCoach: number, ownCoach: number];
+
+interface Case {
+  readonly expected: Expected;
+  /** Parameters of the address, and the body, for the own club's player. */
+  readonly path?: (w: World) => string;
+  readonly body?: (w: World) => unknown;
+}
+
+interface World {
+  readonly club: TestClub;
+  readonly round: string;
+  readonly attempt: string;
+  readonly benchmark: unknown;
+}
+
+let test: TestApp;
+let club: TestClub;
+let stranger: TestClub;
+let world: World;
+
+const ATTEMPT = { ordinal: 1, outcome: 'missed', landing: null, points: 0, playedAt: '2026-11-24T12:00:00Z' };
+
+function newRound(w: World) {
+  return {
+    playerId: w.club.playerId,
+    tableId: w.club.poolTable,
+    drill: 'harbour-turn',
+    revision: 1,
+    stage: 1,
+    startedAt: '2026-11-24T12:00:00Z',
+  };
+}
+
+/** Every route of the router. A route that is not listed here fails the test below. */
+const CASES: Readonly<Record<string, Case>> = {
+  'GET /api/health': { expected: [200, 200, 200, 200] },
+  'GET /api/welcome': { expected: [200, 200, 200, 200] },
+  'POST /api/club': {
+    expected: [409, 409, 409, 409],
+    body: () => ({ club: 'x', name: 'x', email: 'x@x.example', password: '0123456789' }),
+  },
+  'POST /api/sign-in': { expected: [401, 401, 401, 401], body: () => ({ email: 'no@no.example', password: 'no' }) },
+  'POST /api/sign-out': { expected: [401, 200, 200, 200], body: () => ({}) },
+  'GET /api/me': { expected: [401, 200, 200, 200] },
+  'GET /api/today': { expected: [401, 200, 200, 200] },
+  'GET /api/players': { expected: [401, 200, 200, 200] },
+  'POST /api/players': { expected: [401, 403, 201, 201], body: () => ({ name: 'New', hand: 'left', email: null, password: null }) },
+  'GET /api/players/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/players/${w.club.playerId}` },
+  'PUT /api/players/:id': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}`,
+    body: () => ({ name: 'Renamed', hand: 'right', archived: false }),
+  },
+  'GET /api/players/:id/rounds': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/rounds`,
+  },
+  'GET /api/tables': { expected: [401, 200, 200, 200] },
+  'POST /api/tables': {
+    expected: [401, 403, 201, 201],
+    body: () => ({ name: `table ${randomUUID().slice(0, 8)}`, preset: 'pool-9ft' }),
+  },
+  'GET /api/drills': { expected: [401, 200, 200, 200] },
+  'GET /api/drills/:slug': { expected: [401, 200, 200, 200], path: () => '/api/drills/harbour-turn' },
+  'GET /api/drills/:slug/revisions/:revision/stages/:stage/benchmark': {
+    expected: [401, 200, 200, 200],
+    path: () => '/api/drills/harbour-turn/revisions/1/stages/1/benchmark',
+  },
+  'PUT /api/drills/:slug/revisions/:revision/stages/:stage/benchmark': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/drills/harbour-turn/revisions/1/stages/1/benchmark',
+    body: (w) => w.benchmark,
+  },
+  'PUT /api/rounds/:id': {
+    expected: [401, 404, 404, 200],
+    path: () => `/api/rounds/${randomUUID()}`,
+    body: newRound,
+  },
+  'GET /api/rounds/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/rounds/${w.round}` },
+  'PUT /api/rounds/:id/attempts/:attempt': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
+    body: () => ATTEMPT,
+  },
+  'DELETE /api/rounds/:id/attempts/:attempt': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
+  },
+  'POST /api/rounds/:id/end': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/end`,
+    body: () => ({ endedAt: '2026-11-24T12:10:00Z', early: true }),
+  },
+};
+
+beforeAll(async () => {
+  test = await createTestApp();
+  club = await createTestClub(test, 'gannet');
+  stranger = await createTestClub(test, 'puffin');
+  const entry = await findDrill(test.pool, 'harbour-turn');
+  const stage = entry?.document.stages[0];
+  if (entry === undefined || stage === undefined) throw new Error('the library has no harbour-turn');
+  world = {
+    club,
+    round: randomUUID(),
+    attempt: randomUUID(),
+    benchmark: benchmarkDrill(entry.document, stage, planFor(entry), 1),
+  };
+  await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
+  await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {
+    cookie: club.player,
+    body: ATTEMPT,
+  });
+});
+afterAll(() => test.close());
+
+function routesOf(app: TestApp['app']): readonly string[] {
+  const all = app.routes.filter((route) => route.method !== 'ALL').map((route) => `${route.method} ${route.path}`);
+  return [...new Set(all)].sort();
+}
+
+describe('every route checks who asks', () => {
+  it('and every route of the router is listed here', () => {
+    expect(routesOf(test.app)).toEqual(Object.keys(CASES).sort());
+  });
+
+  it.each(Object.entries(CASES))('%s', async (route, { expected, path, body }) => {
+    const [method = '', pattern = ''] = route.split(' ');
+    const ask = async (cookie: string | undefined) => {
+      const url = path?.(world) ?? pattern;
+      const response = await send(test.app, method, url, {
+        cookie,
+        ...(body === undefined ? {} : { body: body(world) }),
+      });
+      return response.status;
+    };
+    // A sign-out ends the session it comes with, so it gets sessions of its own.
+    const personas =
+      route === 'POST /api/sign-out'
+        ? await createTestClub(test, 'razorbill').then((own) => [undefined, own.other, own.player, own.coach])
+        : [undefined, club.other, stranger.coach, club.coach];
+    const statuses: number[] = [];
+    for (const cookie of personas) statuses.push(await ask(cookie));
+    expect(statuses).toEqual(expected);
+  });
+
+  it('shows a player themselves and nobody else', async () => {
+    const players: unknown = await (await send(test.app, 'GET', '/api/players', { cookie: club.player })).json();
+    expect(players).toMatchObject([{ id: club.playerId }]);
+    expect(players).toHaveLength(1);
+    const own = await send(test.app, 'GET', `/api/players/${club.playerId}`, { cookie: club.player });
+    expect(own.status).toBe(200);
+    const today: unknown = await (await send(test.app, 'GET', '/api/today', { cookie: club.other })).json();
+    expect(today).toMatchObject({ open: [], recent: [], waiting: [{ id: club.otherId }] });
+  });
+
+  it('does not let a player score for another, or on another club’s table', async () => {
+    const url = `/api/rounds/${randomUUID()}`;
+    const forOther = await send(test.app, 'PUT', url, { cookie: club.other, body: newRound(world) });
+    expect(forOther.status).toBe(404);
+    const elsewhere = await send(test.app, 'PUT', url, {
+      cookie: club.player,
+      body: { ...newRound(world), tableId: stranger.poolTable },
+    });
+    expect(elsewhere.status).toBe(404);
+    expect(await elsewhere.json()).toMatchObject({ error: { field: 'tableId' } });
+  });
+});
