@@ -7,6 +7,6 @@ export default defineConfig({
     outDir: 'dist/server',
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { output: { entryFileNames: 'main.js' } },
+    rolldownOptions: { output: { entryFileNames: 'main.js' } },
   },
 });

@@ -24,6 +24,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'e2e',
+          globalSetup: 'e2e/lib/setup.ts',
           include: ['e2e/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,

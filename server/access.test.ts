@@ -48,12 +48,18 @@ const CASES: Readonly<Record<string, Case>> = {
     expected: [409, 409, 409, 409],
     body: () => ({ club: 'x', name: 'x', email: 'x@x.example', password: '0123456789' }),
   },
-  'POST /api/sign-in': { expected: [401, 401, 401, 401], body: () => ({ email: 'no@no.example', password: 'no' }) },
+  'POST /api/sign-in': {
+    expected: [401, 401, 401, 401],
+    body: () => ({ email: 'no@no.example', password: 'no' }),
+  },
   'POST /api/sign-out': { expected: [401, 200, 200, 200], body: () => ({}) },
   'GET /api/me': { expected: [401, 200, 200, 200] },
   'GET /api/today': { expected: [401, 200, 200, 200] },
   'GET /api/players': { expected: [401, 200, 200, 200] },
-  'POST /api/players': { expected: [401, 403, 201, 201], body: () => ({ name: 'New', hand: 'left', email: null, password: null }) },
+  'POST /api/players': {
+    expected: [401, 403, 201, 201],
+    body: () => ({ name: 'New', hand: 'left', email: null, password: null }),
+  },
   'GET /api/players/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/players/${w.club.playerId}` },
   'PUT /api/players/:id': {
     expected: [401, 403, 404, 200],
@@ -124,7 +130,9 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 function routesOf(app: TestApp['app']): readonly string[] {
-  const all = app.routes.filter((route) => route.method !== 'ALL').map((route) => `${route.method} ${route.path}`);
+  const all = app.routes
+    .filter((route) => route.method !== 'ALL')
+    .map((route) => `${route.method} ${route.path}`);
   return [...new Set(all)].sort();
 }
 
@@ -154,7 +162,9 @@ describe('every route checks who asks', () => {
   });
 
   it('shows a player themselves and nobody else', async () => {
-    const players: unknown = await (await send(test.app, 'GET', '/api/players', { cookie: club.player })).json();
+    const players: unknown = await (
+      await send(test.app, 'GET', '/api/players', { cookie: club.player })
+    ).json();
     expect(players).toMatchObject([{ id: club.playerId }]);
     expect(players).toHaveLength(1);
     const own = await send(test.app, 'GET', `/api/players/${club.playerId}`, { cookie: club.player });

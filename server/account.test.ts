@@ -1,5 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { cookieOf, createTestApp, createTestClub, PASSWORD, post, send, type TestApp } from './testing/club.ts';
+import {
+  cookieOf,
+  createTestApp,
+  createTestClub,
+  PASSWORD,
+  post,
+  send,
+  type TestApp,
+} from './testing/club.ts';
 
 let test: TestApp;
 beforeAll(async () => {
@@ -7,7 +15,12 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const FIRST = { club: 'Tern Wharf', name: 'Ada Kelp', email: 'ada@tern.example', password: 'low tide at six' };
+const FIRST = {
+  club: 'Tern Wharf',
+  name: 'Ada Kelp',
+  email: 'ada@tern.example',
+  password: 'low tide at six',
+};
 
 describe('a new installation', () => {
   it('is empty, and its first visitor makes the club and is signed in as its coach', async () => {
@@ -22,7 +35,9 @@ describe('a new installation', () => {
     expect(made.status).toBe(201);
     const me: unknown = await (await send(test.app, 'GET', '/api/me', { cookie: cookieOf(made) })).json();
     expect(me).toMatchObject({ name: 'Ada Kelp', role: 'coach', club: 'Tern Wharf' });
-    const tables: unknown = await (await send(test.app, 'GET', '/api/tables', { cookie: cookieOf(made) })).json();
+    const tables: unknown = await (
+      await send(test.app, 'GET', '/api/tables', { cookie: cookieOf(made) })
+    ).json();
     expect(tables).toMatchObject([{ preset: 'pool-9ft' }, { preset: 'snooker-12ft' }]);
   });
 
@@ -34,7 +49,10 @@ describe('a new installation', () => {
 
 describe('a session', () => {
   it('is a cookie that scripts cannot read and other sites cannot send; it ends with the sign-out', async () => {
-    const response = await post(test.app, '/api/sign-in', { email: 'ADA@tern.example', password: FIRST.password });
+    const response = await post(test.app, '/api/sign-in', {
+      email: 'ADA@tern.example',
+      password: FIRST.password,
+    });
     expect(response.status).toBe(200);
     const header = response.headers.get('set-cookie') ?? '';
     expect(header).toContain('HttpOnly');
@@ -47,7 +65,9 @@ describe('a session', () => {
   });
 
   it('runs out after thirty days', async () => {
-    const cookie = cookieOf(await post(test.app, '/api/sign-in', { email: FIRST.email, password: FIRST.password }));
+    const cookie = cookieOf(
+      await post(test.app, '/api/sign-in', { email: FIRST.email, password: FIRST.password }),
+    );
     test.clock.now += 29 * 86_400_000;
     expect((await send(test.app, 'GET', '/api/me', { cookie })).status).toBe(200);
     test.clock.now += 2 * 86_400_000;

@@ -38,7 +38,14 @@ beforeEach(async () => {
 const LANDING = { x: 1.4, y: 0.52 };
 
 function attempt(change: Record<string, unknown> = {}) {
-  return { ordinal: 1, outcome: 'potted', landing: LANDING, points: 3, playedAt: '2026-11-24T12:01:00Z', ...change };
+  return {
+    ordinal: 1,
+    outcome: 'potted',
+    landing: LANDING,
+    points: 3,
+    playedAt: '2026-11-24T12:01:00Z',
+    ...change,
+  };
 }
 
 function put(id: string, body: unknown, cookie = club.coach) {
@@ -109,13 +116,13 @@ describe('an attempt', () => {
     ['the eleventh shot of ten', { ordinal: 11 }, 'ordinal'],
     ['a shot number that is a text', { ordinal: '1' }, 'ordinal'],
     ['a time that is none', { playedAt: 'yesterday' }, 'playedAt'],
-    ['a field that is not known', { cheat: true }, ''],
+    ['a field that is not known', { cheat: true }, 'cheat'],
     ['a landing that is not a number', { landing: { x: 'left', y: 0.5 } }, 'landing.x'],
   ])('with %s is refused, names the field and changes nothing', async (_, change, field) => {
     const response = await put(randomUUID(), attempt(change));
     expect(response.status).toBe(400);
     const reply: unknown = await response.json();
-    expect(reply).toMatchObject({ error: { field: field === '' ? expect.any(String) : field } });
+    expect(reply).toMatchObject({ error: { field } });
     expect((await stored()).attempts).toHaveLength(0);
   });
 
@@ -137,7 +144,10 @@ describe('an attempt', () => {
 describe('a round', () => {
   it('opened twice is one round', async () => {
     await put(randomUUID(), attempt());
-    const again = await send(test.app, 'PUT', `/api/rounds/${round}`, { cookie: club.coach, body: roundBody() });
+    const again = await send(test.app, 'PUT', `/api/rounds/${round}`, {
+      cookie: club.coach,
+      body: roundBody(),
+    });
     const { round: kept } = await openRoundSchema.validate(await again.json());
     expect(kept.attempts).toHaveLength(1);
   });
@@ -170,7 +180,9 @@ describe('a round', () => {
 
   it('stands in its player’s progress once it has ended', async () => {
     const read = async () => {
-      const response = await send(test.app, 'GET', `/api/players/${club.playerId}/rounds`, { cookie: club.player });
+      const response = await send(test.app, 'GET', `/api/players/${club.playerId}/rounds`, {
+        cookie: club.player,
+      });
       return (await roundsSchema.validate(await response.json())).filter((each) => each.id === round);
     };
     await put(randomUUID(), attempt());

@@ -1,5 +1,5 @@
 import { createBrowserRouter } from 'react-router';
-import { Failure } from './app/Failure.tsx';
+import { Failure, NoSuchPage } from './app/Failure.tsx';
 import { RequireViewer } from './app/RequireViewer.tsx';
 import { Shell } from './app/Shell.tsx';
 import { SignIn } from './app/SignIn.tsx';
@@ -30,7 +30,7 @@ export function createRouter() {
             { path: '/lesson', element: <LessonPage /> },
             { path: '/players', element: <PlayerList /> },
             { path: '/players/:id', element: <PlayerPage /> },
-            { path: '*', element: <Failure /> },
+            { path: '*', element: <NoSuchPage /> },
           ],
         },
       ],

@@ -91,6 +91,7 @@ function mantineVariables(colours: typeof light): Record<string, string> {
     ...variables(colours),
     '--mantine-color-body': colours.paper,
     '--mantine-color-text': colours.ink,
+    '--mantine-color-anchor': colours.ink,
     '--mantine-color-dimmed': colours.muted,
     '--mantine-color-default': colours.surface,
     '--mantine-color-default-color': colours.ink,

@@ -14,5 +14,5 @@ export function normalCdf(z: number): number {
     sum += term;
     if (i > 400) break;
   }
-  return 0.5 + sum * Math.exp(-0.5 * z * z - 0.918938533204672742);
+  return 0.5 + sum * Math.exp(-0.5 * z * z - 0.9189385332046727);
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { toDegrees, toRadians } from '../math/angle.ts';
 import type { Table } from '../table/table.ts';
-import { ball, bedWith, moving } from '../testing/balls.ts';
+import { createRandom } from '../random/random.ts';
+import { ball, bedWith, energy, moving } from '../testing/balls.ts';
 import { collideBalls, contactDistance } from './ballBall.ts';
 import { simulateMotion } from './simulate.ts';
 import type { BallMotion, BallOnTable } from './shot.ts';
@@ -136,5 +137,44 @@ describe('a stun shot', () => {
 
   it('meets unequal balls where two spheres on the cloth touch, 2·√(R1·R2) apart in plan', () => {
     expect(contactDistance(0.0238, 0.0254)).toBeCloseTo(Math.sqrt((0.0238 + 0.0254) ** 2 - 0.0016 ** 2), 15);
+  });
+});
+
+describe('any collision', () => {
+  it('keeps momentum, never gives energy, and sends the balls apart', () => {
+    const random = createRandom(31);
+    const table = real.parameters;
+    for (let i = 0; i < 500; i++) {
+      const any = () => 6 * (random.uniform() - 0.5);
+      const make = (id: string) =>
+        moving(
+          { id, x: 0, y: 0, radius: 0.022 + 0.01 * random.uniform(), mass: 0.1 + 0.1 * random.uniform() },
+          {
+            vx: any(),
+            vy: any(),
+            wx: 40 * any(),
+            wy: 40 * any(),
+            wz: 40 * any(),
+          },
+        );
+      const balls = [make('a'), make('b')] as const;
+      const [a, b] = balls.map(({ vx, vy, wx, wy, wz, mass, radius }) => ({
+        motion: { vx, vy, vz: 0, wx, wy, wz },
+        mass,
+        radius,
+      }));
+      const angle = 2 * Math.PI * random.uniform();
+      const met = collideBalls(a!, b!, Math.cos(angle), Math.sin(angle), table);
+      const energyAfter = energy({ ...a!, ...a!.motion }) + energy({ ...b!, ...b!.motion });
+      expect(energyAfter).toBeLessThanOrEqual((energy(balls[0]) + energy(balls[1])) * (1 + 1e-12));
+      const along = (m: { vx: number; vy: number }) => m.vx * Math.cos(angle) + m.vy * Math.sin(angle);
+      if (met) expect(along(b!.motion) - along(a!.motion)).toBeGreaterThanOrEqual(-0.02);
+      if (balls[0].radius === balls[1].radius) continue;
+      // The cloth takes vertical momentum only; along the plan nothing is lost.
+      for (const axis of ['vx', 'vy'] as const) {
+        const before = balls[0].mass * balls[0][axis] + balls[1].mass * balls[1][axis];
+        expect(a!.mass * a!.motion[axis] + b!.mass * b!.motion[axis]).toBeCloseTo(before, 12);
+      }
+    }
   });
 });

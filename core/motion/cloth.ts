@@ -18,8 +18,8 @@ export function advance(s: BallsState, i: number, t: number, p: MotionParameters
   s.vx[i] = s.vx[i]! + s.ax[i]! * dt;
   s.vy[i] = s.vy[i]! + s.ay[i]! * dt;
   if (s.phase[i] === Phase.Rolling) {
-    s.wx[i] = -s.vy[i]! / s.radius[i]!;
-    s.wy[i] = s.vx[i]! / s.radius[i]!;
+    s.wx[i] = -s.vy[i] / s.radius[i]!;
+    s.wy[i] = s.vx[i] / s.radius[i]!;
   } else {
     s.wx[i] = s.wx[i]! + s.bx[i]! * dt;
     s.wy[i] = s.wy[i]! + s.by[i]! * dt;
@@ -47,8 +47,8 @@ export function enterPhase(s: BallsState, i: number, p: MotionParameters): void 
     const a = p.slidingFriction * p.gravity;
     s.ax[i] = (-a * slipX) / slip;
     s.ay[i] = (-a * slipY) / slip;
-    s.bx[i] = (2.5 * s.ay[i]!) / radius;
-    s.by[i] = (-2.5 * s.ax[i]!) / radius;
+    s.bx[i] = (2.5 * s.ay[i]) / radius;
+    s.by[i] = (-2.5 * s.ax[i]) / radius;
     s.phase[i] = Phase.Sliding;
     s.phaseEnd[i] = t + slip / (3.5 * a);
     return;

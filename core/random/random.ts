@@ -1,11 +1,11 @@
 /** A seeded stream of random numbers; the same seed gives the same stream on every machine. */
 export interface Random {
   /** Uniform in [0, 1). */
-  uniform(): number;
+  readonly uniform: () => number;
   /** Standard normal. */
-  normal(): number;
+  readonly normal: () => number;
   /** An independent stream that depends on this one's seed and the label only, not on what was drawn. */
-  fork(label: number): Random;
+  readonly fork: (label: number) => Random;
 }
 
 /** splitmix32, used to spread a seed over the generator's state. */

@@ -18,7 +18,7 @@ const levelBenchmarkSchema = object({
       '${path} must sum to 1',
       (round) => Math.abs(round.reduce((sum, p) => sum + p, 0) - 1) < 1e-6,
     ),
-}).exact('${path} has an unknown field');
+}).exact('${path} has the unknown field ${properties}');
 
 /** How virtual players of the five levels do in a drill. */
 export const benchmarkSchema = object({
@@ -32,7 +32,7 @@ export const benchmarkSchema = object({
         LEVEL_NAMES.every((name, i) => levels[i]?.level === name) && levels.length === LEVEL_NAMES.length,
     ),
 })
-  .exact('${path} has an unknown field')
+  .exact('${path} has the unknown field ${properties}')
   .required();
 
 export type Benchmark = InferType<typeof benchmarkSchema>;

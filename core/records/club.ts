@@ -1,11 +1,11 @@
-import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, object, string, type InferType } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { drillSchema } from './drill.ts';
 import { benchmarkSchema } from './benchmark.ts';
 import { count, finite, instant, pointSchema, text, uuid } from './fields.ts';
 import { OUTCOMES } from './round.ts';
 
-const UNKNOWN = '${path} is not a field of this request';
+const UNKNOWN = '${properties} is not a field of this request';
 export const ROLES = ['coach', 'player'] as const;
 export type Role = (typeof ROLES)[number];
 export const HANDS = ['right', 'left'] as const;
@@ -58,10 +58,7 @@ export const playerChangeSchema = object({
 export const newTableSchema = object({ name: text(60), preset: preset() })
   .exact(UNKNOWN)
   .required();
-export type NewClub = InferType<typeof newClubSchema>;
-export type NewPlayer = InferType<typeof newPlayerSchema>;
 export type PlayerChange = InferType<typeof playerChangeSchema>;
-export type NewTable = InferType<typeof newTableSchema>;
 
 /** Replies. */
 export const viewerSchema = object({
@@ -162,5 +159,3 @@ export type Today = InferType<typeof todaySchema>;
 export const benchmarkReplySchema = object({ benchmark: benchmarkSchema.nullable().defined() }).required();
 
 export const storedSchema = object({ attempt: attemptSchema }).required();
-export const createdSchema = object({ id: uuid() }).required();
-export const doneSchema = mixed<Record<string, never>>().required();

@@ -11,7 +11,7 @@ export type PlaceText =
   | { readonly diamonds: { readonly along: number; readonly across: number } }
   | { readonly spot: (typeof SPOT_NAMES)[number] };
 
-const UNKNOWN = '${path} has an unknown field';
+const UNKNOWN = '${path} has the unknown field ${properties}';
 
 const metresPlace = object({ x: finite(), y: finite() }).exact(UNKNOWN);
 const diamondsPlace = object({

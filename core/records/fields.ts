@@ -23,7 +23,11 @@ export function finite(): NumberSchema<number> {
     .strict()
     .typeError('${path} must be a number')
     .required('${path} is missing')
-    .test('finite', '${path} must be a finite number', (value: number | null | undefined) => value == null || Number.isFinite(value));
+    .test(
+      'finite',
+      '${path} must be a finite number',
+      (value: number | null | undefined) => value === null || value === undefined || Number.isFinite(value),
+    );
 }
 
 export function count(least: number, most: number): NumberSchema<number> {
@@ -42,4 +46,6 @@ export function instant(): StringSchema<string> {
 }
 
 /** A place on the cloth, metres. */
-export const pointSchema = object({ x: finite(), y: finite() }).exact('${path} has an unknown field');
+export const pointSchema = object({ x: finite(), y: finite() }).exact(
+  '${path} has the unknown field ${properties}',
+);

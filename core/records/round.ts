@@ -4,7 +4,7 @@ import { count, instant, pointSchema, text, uuid } from './fields.ts';
 export const OUTCOMES = ['potted', 'missed', 'in-off'] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
-const UNKNOWN = '${path} is not a field of this request';
+const UNKNOWN = '${properties} is not a field of this request';
 
 /** What a device sends to open a round; the id comes with the address. */
 export const newRoundSchema = object({
@@ -17,7 +17,6 @@ export const newRoundSchema = object({
 })
   .exact(UNKNOWN)
   .required();
-export type NewRound = InferType<typeof newRoundSchema>;
 
 /** What a device sends for one attempt; the id comes with the address. */
 export const newAttemptSchema = object({
@@ -42,7 +41,6 @@ export const endRoundSchema = object({
 })
   .exact(UNKNOWN)
   .required();
-export type EndRound = InferType<typeof endRoundSchema>;
 
 /** An attempt as it is kept. */
 export interface Attempt {

@@ -23,6 +23,7 @@ export interface Browser {
 export async function openBrowser(options: {
   readonly baseURL: string;
   readonly size?: { readonly width: number; readonly height: number };
+  readonly touch?: boolean;
 }): Promise<Browser> {
   const folder = mkdtempSync(path.join(tmpdir(), 'jolly-browser-'));
   const context = await chromium.launchPersistentContext(folder, {
@@ -30,6 +31,7 @@ export async function openBrowser(options: {
     args: FLAGS,
     baseURL: options.baseURL,
     viewport: options.size ?? { width: 1280, height: 800 },
+    hasTouch: options.touch ?? false,
     colorScheme: 'light',
     reducedMotion: 'reduce',
     locale: 'en-GB',

@@ -11,7 +11,10 @@ afterAll(() => database.drop());
 
 it('runs every migration once and in order, also when two servers start together', async () => {
   const files = readdirSync(MIGRATIONS).sort();
-  const [one, two] = await Promise.all([migrate(database.url, MIGRATIONS), migrate(database.url, MIGRATIONS)]);
+  const [one, two] = await Promise.all([
+    migrate(database.url, MIGRATIONS),
+    migrate(database.url, MIGRATIONS),
+  ]);
   expect([...one, ...two].sort()).toEqual(files);
   expect([one, two].filter((names) => names.length > 0)).toHaveLength(1);
   expect(await migrate(database.url, MIGRATIONS)).toEqual([]);

@@ -16,7 +16,9 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 async function scoresOf(name: string, drill: string): Promise<number[]> {
-  const players = await playersSchema.validate(await (await send(test.app, 'GET', '/api/players', { cookie })).json());
+  const players = await playersSchema.validate(
+    await (await send(test.app, 'GET', '/api/players', { cookie })).json(),
+  );
   const id = players.find((player) => player.name === name)?.id ?? '';
   const response = await send(test.app, 'GET', `/api/players/${id}/rounds`, { cookie });
   const rounds = await roundsSchema.validate(await response.json());
@@ -28,8 +30,12 @@ async function scoresOf(name: string, drill: string): Promise<number[]> {
 const average = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 it('has a dozen players with complete rounds over months, and is loaded once', async () => {
-  const players = await playersSchema.validate(await (await send(test.app, 'GET', '/api/players', { cookie })).json());
-  expect(players.map((player) => player.name).sort()).toEqual(DEMO_PLAYERS.map((player) => player.name).sort());
+  const players = await playersSchema.validate(
+    await (await send(test.app, 'GET', '/api/players', { cookie })).json(),
+  );
+  expect(players.map((player) => player.name).sort()).toEqual(
+    DEMO_PLAYERS.map((player) => player.name).sort(),
+  );
   expect(players.every((player) => player.rounds >= 5)).toBe(true);
   expect(await loadDemo(test.pool, test.clock.now)).toBe(false);
 });

@@ -60,10 +60,9 @@ export function roundRoutes(deps: Dependencies) {
     if (attempt.points > mostPoints(stage.bands)) {
       throw new Refusal(400, `points must be at most ${String(mostPoints(stage.bands))}`, 'points');
     }
-    const { id: _, ...rest } = { id, ...attempt };
     if (attempt.outcome !== 'potted') {
       if (attempt.landing !== null) throw new Refusal(400, 'landing is only for a pot', 'landing');
-      return { id, ...rest, points: 0, along: null, across: null };
+      return { id, ...attempt, points: 0, along: null, across: null };
     }
     if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
     const plan = planFor(entry);
@@ -81,7 +80,7 @@ export function roundRoutes(deps: Dependencies) {
     const review = reviewLanding(plan, landing);
     return {
       id,
-      ...rest,
+      ...attempt,
       landing,
       points: zonePoints('potted', landing, plan.window, stage.bands),
       along: review.along,

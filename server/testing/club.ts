@@ -88,7 +88,15 @@ export async function createTestClub({ app, pool }: TestApp, name: string): Prom
   const join = async (role: 'coach' | 'player', who: string) => {
     const personId = randomUUID();
     const email = `${who}@${name}.example`;
-    await insertPerson(pool, { id: personId, clubId: id, role, name: `${who} of ${name}`, hand: 'right', email, passwordHash });
+    await insertPerson(pool, {
+      id: personId,
+      clubId: id,
+      role,
+      name: `${who} of ${name}`,
+      hand: 'right',
+      email,
+      passwordHash,
+    });
     const response = await post(app, '/api/sign-in', { email, password: PASSWORD });
     return { personId, cookie: cookieOf(response) };
   };

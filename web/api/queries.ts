@@ -4,7 +4,6 @@ import {
   clubTablesSchema,
   drillEntriesSchema,
   drillEntrySchema,
-  openRoundSchema,
   playerSchema,
   playersSchema,
   roundsSchema,
@@ -62,9 +61,6 @@ export const playerRoundsQuery = (id: string) =>
     queryKey: ['players', id, 'rounds'],
     queryFn: () => get(`/players/${id}/rounds`, roundsSchema),
   });
-
-export const roundQuery = (id: string) =>
-  queryOptions({ queryKey: ['rounds', id], queryFn: () => get(`/rounds/${id}`, openRoundSchema) });
 
 export const planQuery = (drill: Drill) =>
   queryOptions({

@@ -1,8 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
 import { viewerQuery } from '../api/queries.ts';
 import { startSending } from '../lesson/outbox.ts';
+import { useOutbox } from '../lesson/OutboxNotice.tsx';
 import { Loading } from './Loading.tsx';
 import { ViewerContext } from './viewer.ts';
 
@@ -11,6 +12,7 @@ export function RequireViewer() {
   const viewer = useQuery(viewerQuery);
   const location = useLocation();
   const id = viewer.data?.id;
+  useFreshness();
   useEffect(() => (id === undefined ? undefined : startSending()), [id]);
   if (viewer.isPending) return <Loading what="your club" error={viewer.error} />;
   if (viewer.isError) return <Loading what="your club" error={viewer.error} />;
@@ -22,4 +24,18 @@ export function RequireViewer() {
       <Outlet />
     </ViewerContext>
   );
+}
+
+/** Once everything scored here has reached the server, what was read from it before is out of date. */
+function useFreshness(): void {
+  const queries = useQueryClient();
+  const { waiting } = useOutbox();
+  const before = useRef(waiting);
+  useEffect(() => {
+    if (before.current > 0 && waiting === 0) {
+      for (const queryKey of [['players'], ['today'], ['rounds']])
+        void queries.invalidateQueries({ queryKey });
+    }
+    before.current = waiting;
+  }, [queries, waiting]);
 }

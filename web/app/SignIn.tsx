@@ -26,7 +26,7 @@ export function SignIn() {
 
   async function entered() {
     await queries.invalidateQueries({ queryKey: viewerQuery.queryKey });
-    await queries.fetchQuery(viewerQuery);
+    await queries.query(viewerQuery);
     await navigate(destination(params), { replace: true });
   }
 

@@ -12,8 +12,3 @@ export function ago(at: string | null): string {
 export function shortDay(at: string | number): string {
   return dayjs(at).format('D MMM');
 }
-
-/** "24 Nov 2026, 18:30". */
-export function dayAndTime(at: string): string {
-  return dayjs(at).format('D MMM YYYY, HH:mm');
-}

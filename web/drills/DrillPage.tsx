@@ -58,21 +58,21 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
             </Text>
           </div>
           <Group>
-          <Button
-            className="no-print"
-            variant="default"
-            leftSection={<IconPlayerPlay size={18} />}
-            onClick={playback.play}
-            disabled={plan.data === undefined}
-          >
-            Play the stroke
-          </Button>
-          <SegmentedControl
-            aria-label="Stage"
-            value={String(stage)}
-            onChange={(value) => setStage(Number(value))}
-            data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
-          />
+            <Button
+              className="no-print"
+              variant="default"
+              leftSection={<IconPlayerPlay size={18} />}
+              onClick={playback.play}
+              disabled={plan.data === undefined}
+            >
+              Play the stroke
+            </Button>
+            <SegmentedControl
+              aria-label="Stage"
+              value={String(stage)}
+              onChange={(value) => setStage(Number(value))}
+              data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
+            />
           </Group>
         </Group>
         <DrillDrawing drill={drill} stage={stage} plan={plan.data} positions={playback.positions} />

@@ -1,0 +1,105 @@
+import { randomUUID } from 'node:crypto';
+import { chmodSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import getPort from 'get-port';
+import { clubTablesSchema, playersSchema } from '../core/records/club.ts';
+import { ensureBuilt } from '../scripts/lib/build.ts';
+import { startDatabase } from '../scripts/lib/database.ts';
+import { ensureInstalled, MARIADB } from '../scripts/lib/debian.ts';
+import { startServer, stopServer } from '../scripts/lib/server.ts';
+import { DEMO_SIGN_INS } from '../server/demo/people.ts';
+import { quantile, type Figure } from './report.ts';
+
+const CLIENTS = 20;
+const ROUNDS_EACH = 6;
+const SHOTS = 10;
+
+async function checked(response: Response): Promise<unknown> {
+  if (!response.ok) throw new Error(`${response.url} answered ${String(response.status)}`);
+  const body: unknown = await response.json();
+  return body;
+}
+
+/** Times the recording of attempts, each client scoring its own rounds one shot after the other. */
+async function timeAttempts(url: string): Promise<number[]> {
+  const headers = { 'content-type': 'application/json', origin: url };
+  const coach = DEMO_SIGN_INS[0];
+  const entry = await fetch(`${url}/api/sign-in`, {
+    method: 'POST',
+    headers,
+    body: JSON.stringify({ email: coach?.email, password: coach?.password }),
+  });
+  const cookie = (entry.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  const ask = async (method: string, place: string, body?: unknown) =>
+    checked(
+      await fetch(`${url}/api${place}`, {
+        method,
+        headers: { ...headers, cookie },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      }),
+    );
+  const players = await playersSchema.validate(await ask('GET', '/players'));
+  const tables = await clubTablesSchema.validate(await ask('GET', '/tables'));
+  const table = tables.find((each) => each.preset === 'pool-9ft');
+  const at = new Date().toISOString();
+  const times: number[] = [];
+  await Promise.all(
+    Array.from({ length: CLIENTS }, async (_, client) => {
+      for (let k = 0; k < ROUNDS_EACH; k++) {
+        const round = randomUUID();
+        const player = players[client % players.length];
+        await ask('PUT', `/rounds/${round}`, {
+          playerId: player?.id,
+          tableId: table?.id,
+          drill: 'harbour-turn',
+          revision: 1,
+          stage: 1,
+          startedAt: at,
+        });
+        for (let ordinal = 1; ordinal <= SHOTS; ordinal++) {
+          const landing = { x: 1 + 0.05 * ordinal, y: 0.4 + 0.02 * client };
+          const start = performance.now();
+          await ask('PUT', `/rounds/${round}/attempts/${randomUUID()}`, {
+            ordinal,
+            outcome: 'potted',
+            landing,
+            points: 0,
+            playedAt: at,
+          });
+          // The first round of each client warms connections and code.
+          if (k > 0) times.push(performance.now() - start);
+        }
+      }
+    }),
+  );
+  return times;
+}
+
+/** 95th percentile of recording an attempt, twenty clients at once on loopback, a MariaDB of its own behind it. */
+export async function attemptP95(): Promise<Figure> {
+  await ensureInstalled(MARIADB);
+  await ensureBuilt();
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-bench-'));
+  chmodSync(folder, 0o755);
+  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const port = String(await getPort({ host: '127.0.0.1' }));
+  const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1' });
+  try {
+    const times = await timeAttempts(`http://127.0.0.1:${port}`);
+    return { name: 'server.attempt.p95', value: quantile(times, 0.95), unit: 'ms', wanted: 'under 25' };
+  } finally {
+    await stopServer(server);
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** Compressed JavaScript that the first page loads, as gzip sends it. */
+export async function firstPage(): Promise<Figure> {
+  await ensureBuilt();
+  const html = readFileSync('dist/web/index.html', 'utf8');
+  const scripts = [...html.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map((match) => match[1] ?? '');
+  const bytes = scripts.reduce((sum, script) => sum + statSync(`dist/web${script}.gz`).size, 0);
+  return { name: 'web.first-page', value: bytes / 1000, unit: 'kB', wanted: 'under 250' };
+}

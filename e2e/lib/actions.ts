@@ -1,0 +1,76 @@
+import type { Locator, Page } from 'playwright-core';
+import type { Point } from '../../core/math/point.ts';
+import { planShot } from '../../core/drill/plannedShot.ts';
+import { openRoundSchema } from '../../core/records/club.ts';
+import { drillSchema, type Drill } from '../../core/records/drill.ts';
+import { buildTable } from '../../core/table/table.ts';
+import { projectionOf, type Orientation } from '../../web/table/projection.ts';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { expect } from 'vitest';
+
+export function readDrill(slug: string): Drill {
+  return drillSchema.validateSync(
+    JSON.parse(readFileSync(path.join('library', `${slug}.drill.json`), 'utf8')),
+  );
+}
+
+/** Where the planned stroke of a drill ends, metres. */
+export function plannedLanding(slug: string): Point {
+  const drill = readDrill(slug);
+  return planShot(drill, buildTable(drill.table)).landing;
+}
+
+/** The pixel of the page at which a place of the cloth is drawn. */
+export async function pixelOf(
+  page: Page,
+  place: Point,
+  orientation: Orientation = 'landscape',
+): Promise<{ readonly x: number; readonly y: number }> {
+  const box = await page.locator('svg.table-drawing').boundingBox();
+  if (box === null) throw new Error('no table is drawn');
+  const projection = projectionOf(buildTable('pool-9ft'), orientation);
+  const [u, v] = projection.toDrawing(place);
+  // The drawing is centred in its box and keeps its shape.
+  const scale = Math.min(box.width / projection.width, box.height / projection.height);
+  return {
+    x: box.x + (box.width - scale * projection.width) / 2 + u * scale,
+    y: box.y + (box.height - scale * projection.height) / 2 + v * scale,
+  };
+}
+
+export async function signIn(page: Page, name: RegExp = /Morwenna/): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('heading', { name: /^Today/ }).waitFor();
+}
+
+/** Chooses player and drill in the lesson room and starts; waits until the table is there. */
+export async function startRound(page: Page, player: string, drill = 'harbour-turn'): Promise<void> {
+  await page.goto(`/lesson?drill=${drill}`);
+  await page.getByRole('combobox', { name: 'Player' }).click();
+  await page.getByRole('option', { name: player }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: /^Potted/ }).waitFor();
+}
+
+export function points(page: Page): Locator {
+  return page.getByTestId('points');
+}
+
+/** Waits until a text element reads as expected. */
+export async function reads(locator: Locator, text: string | RegExp): Promise<void> {
+  await locator.filter({ hasText: typeof text === 'string' ? new RegExp(`^${text}$`) : text }).waitFor();
+}
+
+/** Waits until the server has as many standing attempts of the round as expected. */
+export async function storedAttempts(page: Page, count: number): Promise<void> {
+  const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  const stored = async () => {
+    const response = await page.request.get(`/api/rounds/${id}`);
+    if (!response.ok()) return -1;
+    const { round } = await openRoundSchema.validate(await response.json());
+    return round.attempts.length;
+  };
+  await expect.poll(stored, { timeout: 25_000, interval: 150 }).toBe(count);
+}

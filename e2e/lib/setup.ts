@@ -1,0 +1,47 @@
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import getPort from 'get-port';
+import { createConnection } from 'mysql2/promise';
+import type { TestProject } from 'vitest/node';
+import { ensureBuilt } from '../../scripts/lib/build.ts';
+import { startDatabase } from '../../scripts/lib/database.ts';
+import { CHROMIUM, ensureInstalled, MARIADB } from '../../scripts/lib/debian.ts';
+import { startServer, stopServer } from '../../scripts/lib/server.ts';
+
+declare module 'vitest' {
+  interface ProvidedContext {
+    /** The built application with the demo club, and one that is still empty. */
+    demoUrl: string;
+    emptyUrl: string;
+  }
+}
+
+/** The real thing in a temporary folder: database, built server twice; after the tests all of it is gone. */
+export default async function setup(project: TestProject): Promise<() => Promise<void>> {
+  await ensureInstalled(MARIADB);
+  await ensureInstalled(CHROMIUM);
+  await ensureBuilt();
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-e2e-'));
+  // The database's own account must get in.
+  chmodSync(folder, 0o755);
+  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const connection = await createConnection(database.url);
+  await connection.query('CREATE DATABASE jolly_empty CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci');
+  await connection.end();
+  const serve = async (url: string, demo: boolean) => {
+    const port = String(await getPort({ host: '127.0.0.1' }));
+    const server = await startServer({ DATABASE_URL: url, PORT: port, JOLLY_DEMO: demo ? '1' : '0' });
+    return { server, url: `http://127.0.0.1:${port}` };
+  };
+  const demo = await serve(database.url, true);
+  const empty = await serve(database.url.replace(/\/jolly$/, '/jolly_empty'), false);
+  project.provide('demoUrl', demo.url);
+  project.provide('emptyUrl', empty.url);
+  return async () => {
+    await stopServer(demo.server);
+    await stopServer(empty.server);
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  };
+}

@@ -1,0 +1,153 @@
+import type { Page } from 'playwright-core';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
+import { openBrowser, type Browser } from './lib/browser.ts';
+import { pixelOf, plannedLanding, points, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
+
+let browser: Browser;
+let page: Page;
+const errors: string[] = [];
+const planned = plannedLanding('harbour-turn');
+/** A corner of the table that no band of the window reaches. */
+const NOWHERE = { x: 0.15, y: 1.1 };
+
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+  page.on('pageerror', (error) => errors.push(error.message));
+  await signIn(page);
+});
+afterAll(() => browser.close());
+beforeEach(() => errors.splice(0));
+afterEach(() => expect(errors).toEqual([]));
+
+async function click(place: { x: number; y: number }) {
+  const at = await pixelOf(page, place);
+  await page.mouse.click(at.x, at.y);
+}
+
+describe('a coach at the table', () => {
+  it('signs in, chooses, sees the set-up, scores ten with the mouse and finds it in the chart', async () => {
+    await page.getByRole('link', { name: 'Drills' }).click();
+    await page.getByRole('heading', { name: 'Drills' }).waitFor();
+    await page.getByRole('link', { name: /Harbour turn/ }).click();
+    const setUp = page.getByRole('region', { name: 'Set up' });
+    // 4.25 diamonds of 317.5 mm are 1349.4 mm from the head end, so 1190.6 mm from the foot end.
+    await setUp.getByText('1191 mm from the foot rail, 238 mm from the right').waitFor();
+    await setUp.getByText('4.25 along, 0.75 across').waitFor();
+    await page.getByRole('button', { name: 'Play the stroke' }).click();
+    await page.getByText('points', { exact: false }).last().waitFor();
+    await page.getByRole('link', { name: 'Score a round' }).click();
+    await page.getByRole('combobox', { name: 'Player' }).click();
+    await page.getByRole('option', { name: 'Corin Ash' }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByRole('button', { name: /^Potted/ }).waitFor();
+
+    // Six on the planned place (3 points each), one out of every band, two misses, one lost cue ball: 18.
+    for (let i = 0; i < 6; i++) await click(planned);
+    await reads(points(page), '18');
+    await reads(page.getByTestId('last-shot'), /On the spot/);
+    await click(NOWHERE);
+    await reads(page.getByTestId('last-shot'), /0 points/);
+    await page.getByRole('button', { name: /^Missed/ }).click();
+    await page.getByRole('button', { name: /^Missed/ }).click();
+    await page.getByRole('button', { name: /^Scratch/ }).click();
+    await reads(points(page), '18');
+    await reads(page.getByTestId('shot'), '10 / 10');
+    await reads(page.getByTestId('placing'), /percentile of/);
+    await storedAttempts(page, 10);
+
+    await page.getByRole('link', { name: 'See the progress' }).click();
+    await reads(page.getByTestId('figure-last'), '18');
+    await page.getByRole('figure', { name: /10 rounds over time/ }).waitFor();
+    await page.getByTestId('bias').waitFor();
+  });
+
+  it('says how far, on which side and how much too hard', async () => {
+    await startRound(page, 'Idris Pell');
+    await click({ x: planned.x - 0.25, y: planned.y - 0.02 });
+    // The cue ball comes back from the foot end, so nearer to the head end is long.
+    const shot = page.getByTestId('last-shot');
+    await reads(shot, /25 cm long/);
+    await reads(shot, /About \d+ % too hard/);
+    // From there the 2 lies 4° off straight to its pocket.
+    await reads(shot, /4°, full: straight/);
+    await page.getByRole('link', { name: /Leave/ }).click();
+  });
+
+  it('takes a shot back and brings it back, also after the last one', async () => {
+    await startRound(page, 'Ansel Brook');
+    for (let i = 0; i < 3; i++) await click(planned);
+    await page.keyboard.press('u');
+    await reads(points(page), '6');
+    await page.keyboard.press('r');
+    await reads(points(page), '9');
+    for (let i = 0; i < 7; i++) await page.keyboard.press('x');
+    await page.getByTestId('placing').waitFor();
+    await page.keyboard.press('u');
+    await reads(page.getByTestId('shot'), '10 / 10');
+    await page.getByRole('button', { name: /^Potted/ }).waitFor();
+    await click(planned);
+    await reads(points(page), '12');
+    await storedAttempts(page, 10);
+  });
+
+  it('ends a round early; it is kept and not placed', async () => {
+    await startRound(page, 'Ansel Brook');
+    await click(planned);
+    await page.keyboard.press('e');
+    await page.getByRole('button', { name: 'End the round' }).click();
+    await reads(page.getByTestId('placing'), /not complete/);
+    await storedAttempts(page, 1);
+  });
+
+  it('goes on where it was after a reload', async () => {
+    await startRound(page, 'Marit Quill');
+    await click(planned);
+    await page.keyboard.press('x');
+    await reads(page.getByTestId('shot'), '3 / 10');
+    await page.reload();
+    await reads(page.getByTestId('shot'), '3 / 10');
+    await reads(points(page), '3');
+    await click(planned);
+    await reads(points(page), '6');
+    await storedAttempts(page, 3);
+  });
+});
+
+describe('without network', () => {
+  it('goes on scoring, keeps the shots, and sends each once when it is back', async () => {
+    await startRound(page, 'Lowen Carrick');
+    await click(planned);
+    await storedAttempts(page, 1);
+    await browser.context.setOffline(true);
+    for (let i = 0; i < 4; i++) await click(planned);
+    await page.getByText('No connection').waitFor();
+    await page.keyboard.press('x');
+    await page.keyboard.press('u');
+    for (let i = 0; i < 5; i++) await page.keyboard.press('x');
+    await reads(points(page), '15');
+    await page.getByTestId('placing').waitFor();
+    await browser.context.setOffline(false);
+    await storedAttempts(page, 10);
+    await page.getByText('No connection').waitFor({ state: 'detached' });
+    await page.reload();
+    await reads(points(page), '15');
+    await reads(page.getByTestId('shot'), '10 / 10');
+  });
+
+  it('keeps a shot whose reply was lost from being stored twice', async () => {
+    await startRound(page, 'Lowen Carrick');
+    let lost = 0;
+    await page.route('**/attempts/**', async (route) => {
+      if (lost++ > 0) return route.continue();
+      // The server stores it, but the device never hears so.
+      await route.fetch();
+      return route.abort('connectionreset');
+    });
+    await click(planned);
+    await page.keyboard.press('x');
+    await storedAttempts(page, 2);
+    expect(lost).toBeGreaterThanOrEqual(3);
+    await page.unroute('**/attempts/**');
+  });
+});

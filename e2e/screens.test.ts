@@ -1,0 +1,125 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { signIn, startRound } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+});
+afterAll(() => browser.close());
+
+async function seriousProblems(): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((violation) => violation.impact === 'serious' || violation.impact === 'critical')
+    .map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
+    );
+}
+
+describe('axe finds nothing serious', () => {
+  it('on the sign-in, also with an error shown', async () => {
+    await page.goto('/sign-in');
+    await page.getByLabel('E-mail').fill('nobody@kittiwake.example');
+    await page.getByLabel('Password', { exact: true }).fill('wrong password');
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await page.getByText('e-mail address and password do not fit').waitFor();
+    expect(await page.getByLabel('E-mail').inputValue()).toBe('nobody@kittiwake.example');
+    expect(await seriousProblems()).toEqual([]);
+  });
+
+  it.each([
+    ['today', '/', 'Just played'],
+    ['hall', '/hall', 'Another table'],
+    ['drills', '/drills', 'Anchor drop'],
+    ['drill on pool', '/drills/back-to-the-quay', 'Mean of a round'],
+    ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
+    ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
+    ['players', '/players', 'Petra Nightingale'],
+    ['unknown address', '/nowhere', 'There is nothing at this address'],
+  ])('on %s, in both schemes', async (_, path, text) => {
+    if (!page.url().includes('127.0.0.1') || page.url().endsWith('/sign-in')) await signIn(page);
+    await page.goto(path);
+    await page.getByText(text).first().waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await page.emulateMedia({ colorScheme: 'dark' });
+    expect(await seriousProblems()).toEqual([]);
+    await page.emulateMedia({ colorScheme: 'light' });
+  });
+
+  it('on a player and on the scoring screen, running and over', async () => {
+    await page.goto('/players');
+    await page.getByRole('link', { name: /Osric Vane/ }).click();
+    await page.getByTestId('bias').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await startRound(page, 'Pim Thorncot');
+    await page.keyboard.press('Space');
+    expect(await seriousProblems()).toEqual([]);
+    for (let i = 0; i < 10; i++) await page.keyboard.press('x');
+    await page.getByTestId('placing').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+  });
+});
+
+describe('words', () => {
+  it('are those of the chosen vocabulary', async () => {
+    await page.goto('/drills/drawn-back-for-the-blue');
+    await page.getByText('12-ft snooker, draw, 10 shots a round').waitFor();
+    await page.getByRole('button', { name: /^Menu of/ }).click();
+    await page.getByText('Snooker', { exact: true }).click();
+    await page.getByText('12-ft snooker, screw, 10 shots a round').waitFor();
+    await page.getByText('mm from the top cushion').first().waitFor();
+    await page.getByText('on the blue spot').waitFor();
+  });
+});
+
+describe('a player', () => {
+  it('sees only themselves', async () => {
+    const own = await openBrowser({ baseURL: inject('demoUrl') });
+    const tab = await own.context.newPage();
+    await signIn(tab, /Wren/);
+    await tab.getByRole('link', { name: 'Players' }).click();
+    await tab.getByRole('heading', { name: 'Players' }).waitFor();
+    await tab.getByRole('link', { name: /Wren Sallow/ }).waitFor();
+    expect(await tab.getByRole('link', { name: /Idris Pell/ }).count()).toBe(0);
+    expect(await tab.getByRole('button', { name: 'Add the player' }).count()).toBe(0);
+    await own.close();
+  });
+});
+
+describe('a real installation', () => {
+  it('shows no sign-ins; the first visitor opens the club, adds a player and can start a round', async () => {
+    const fresh = await openBrowser({ baseURL: inject('emptyUrl') });
+    const tab = await fresh.context.newPage();
+    await tab.goto('/');
+    await tab.getByRole('heading', { name: 'Open your club' }).waitFor();
+    await tab.getByLabel('Club').fill('Tern Wharf');
+    await tab.getByLabel('Your name').fill('Ada Kelp');
+    await tab.getByLabel('E-mail').fill('ada@tern.example');
+    await tab.getByLabel('Password', { exact: true }).fill('short');
+    await tab.getByRole('button', { name: 'Open the club' }).click();
+    await tab.getByText('at least 10 characters', { exact: false }).last().waitFor();
+    await tab.getByLabel('Password', { exact: true }).fill('low tide at six');
+    await tab.getByRole('button', { name: 'Open the club' }).click();
+    await tab.getByRole('heading', { name: 'Today at Tern Wharf' }).waitFor();
+    await tab.getByRole('link', { name: 'Players' }).click();
+    await tab.getByText('Nobody is here yet').waitFor();
+    await tab.getByLabel('Name').fill('Sol Wick');
+    await tab.getByRole('button', { name: 'Add the player' }).click();
+    await tab.getByRole('link', { name: /Sol Wick/ }).waitFor();
+    await startRound(tab, 'Sol Wick', 'round-to-the-blue');
+    await tab.getByTestId('shot').waitFor();
+    await fresh.close();
+
+    const next = await openBrowser({ baseURL: inject('emptyUrl') });
+    const door = await next.context.newPage();
+    await door.goto('/');
+    await door.getByRole('heading', { name: 'Sign in' }).waitFor();
+    expect(await door.getByText('The demo club').count()).toBe(0);
+    await next.close();
+  });
+});

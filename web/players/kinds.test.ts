@@ -1,0 +1,52 @@
+import { expect, it } from 'vitest';
+import type { Round } from '../../core/records/club.ts';
+import { kindsOf } from './kinds.ts';
+import { comparableRounds, pointsOf } from './rounds.ts';
+
+function round(change: Partial<Round>): Round {
+  return {
+    id: 'r',
+    player: { id: 'p', name: 'P', hand: 'right' },
+    table: { id: 't', name: 'one', preset: 'pool-9ft' },
+    drill: 'harbour-turn',
+    revision: 1,
+    stage: 1,
+    shots: 2,
+    startedAt: '2026-11-01T18:00:00Z',
+    endedAt: '2026-11-01T18:20:00Z',
+    early: false,
+    attempts: [1, 2].map((ordinal) => ({
+      id: String(ordinal),
+      ordinal,
+      outcome: 'missed',
+      landing: null,
+      points: ordinal,
+      along: null,
+      across: null,
+      playedAt: '2026-11-01T18:00:00Z',
+    })),
+    ...change,
+  };
+}
+
+it('rounds of another revision, stage or table, and rounds cut short, are not compared', () => {
+  const all = [
+    round({ id: 'same' }),
+    round({ id: 'revision', revision: 2 }),
+    round({ id: 'stage', stage: 2 }),
+    round({ id: 'table', table: { id: 's', name: 'two', preset: 'snooker-12ft' } }),
+    round({ id: 'short', attempts: [] }),
+    round({ id: 'twin table', table: { id: 'u', name: 'three', preset: 'pool-9ft' } }),
+  ];
+  expect(comparableRounds(all, round({})).map((each) => each.id)).toEqual(['same', 'twin table']);
+  expect(pointsOf(round({}).attempts)).toBe(3);
+});
+
+it('the kinds stand with the one played last first, an old revision marked', () => {
+  const kinds = kindsOf([round({}), round({ stage: 2 }), round({}), round({ revision: 2 })]);
+  expect(kinds.map(({ stage, revision, rounds, newest }) => [stage, revision, rounds, newest])).toEqual([
+    [1, 2, 1, true],
+    [1, 1, 2, false],
+    [2, 1, 1, false],
+  ]);
+});
