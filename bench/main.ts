@@ -1,20 +1,21 @@
 import { cloud, drillBenchmark, planDrill, simulatePosition, window12ft } from './computation.ts';
 import { print, type Figure } from './report.ts';
-import { attemptP95, firstPage } from './server.ts';
+import { attempts, firstPage } from './server.ts';
 
 /** All figures by name; a word on the command line runs those whose name begins with it. */
-const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
+const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure[]> | Promise<Figure>>> = {
   'simulate.position': simulatePosition,
   'window.snooker': window12ft,
   'plan.drill': planDrill,
   'cloud.1000.warm': cloud,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,
-  'server.attempt.p95': attemptP95,
+  'server.attempt': attempts,
 };
 
 const json = process.argv.includes('--json');
 const words = process.argv.slice(2).filter((word) => !word.startsWith('--'));
 for (const [name, run] of Object.entries(BENCHMARKS)) {
-  if (words.length === 0 || words.some((word) => name.startsWith(word))) print(await run(), json);
+  if (words.length === 0 || words.some((word) => name.startsWith(word) || word.startsWith(name)))
+    for (const figure of [await run()].flat()) print(figure, json);
 }

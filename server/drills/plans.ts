@@ -1,6 +1,25 @@
 import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
 import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import { findDrill } from '../db/queries/drills.ts';
+import type { Database } from '../db/pool.ts';
+
+/** Revisions that were asked for, by slug and number. A revision never changes, so every process may keep its own. */
+const revisions = new Map<string, DrillEntry>();
+
+/** One revision of a drill, read and checked once. */
+export async function revisionOf(
+  db: Database,
+  slug: string,
+  revision: number,
+): Promise<DrillEntry | undefined> {
+  const key = `${slug}|${String(revision)}`;
+  const known = revisions.get(key);
+  if (known !== undefined) return known;
+  const entry = await findDrill(db, slug, revision);
+  if (entry !== undefined) revisions.set(key, entry);
+  return entry;
+}
 
 /**
  * Solved drills, kept by revision and table: solving takes a tenth of a second, scoring a landing against a

@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import type { Round, StoredAttempt, Viewer } from '../../core/records/club.ts';
+import type { StoredAttempt, Viewer } from '../../core/records/club.ts';
 import {
   endRoundSchema,
   newAttemptSchema,
@@ -11,12 +11,18 @@ import { mostPoints, zonePoints } from '../../core/scoring/zonePoints.ts';
 import { buildTable, tableFingerprint } from '../../core/table/table.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { findAttempt, insertAttempt, setUndone } from '../db/queries/attempts.ts';
-import { findDrill } from '../db/queries/drills.ts';
-import { endRound, findRound, insertRound, reopenRound } from '../db/queries/rounds.ts';
+import {
+  completeRound,
+  endRound,
+  findRoundHead,
+  insertRound,
+  reopenRound,
+  type RoundHead,
+} from '../db/queries/rounds.ts';
 import { findTable } from '../db/queries/tables.ts';
 import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
-import { planFor } from '../drills/plans.ts';
+import { planFor, revisionOf } from '../drills/plans.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { visiblePlayer } from './players.ts';
@@ -35,22 +41,22 @@ export function roundRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
   /** The round, if the viewer may see its player. */
-  async function visibleRound(viewer: Viewer, id: string): Promise<Round> {
-    const round = await findRound(deps.pool, viewer.clubId, requireUuid(id, 'round'));
+  async function visibleRound(viewer: Viewer, id: string): Promise<RoundHead> {
+    const round = await findRoundHead(deps.pool, viewer.clubId, requireUuid(id, 'round'));
     if (round === undefined || (viewer.role !== 'coach' && round.player.id !== viewer.id)) {
       throw notFound('this round');
     }
     return round;
   }
 
-  async function drillOf(round: Round) {
-    const entry = await findDrill(deps.pool, round.drill, round.revision);
+  async function drillOf(round: RoundHead) {
+    const entry = await revisionOf(deps.pool, round.drill, round.revision);
     if (entry === undefined) throw notFound('the drill of this round');
     return entry;
   }
 
   /** Checks an attempt against its round and counts it: points, and how far from the plan it ended. */
-  async function count(round: Round, id: string, attempt: NewAttempt): Promise<StoredAttempt> {
+  async function count(round: RoundHead, id: string, attempt: NewAttempt): Promise<StoredAttempt> {
     const entry = await drillOf(round);
     const stage = entry.document.stages[round.stage - 1];
     if (stage === undefined) throw notFound('the stage of this round');
@@ -95,7 +101,7 @@ export function roundRoutes(deps: Dependencies) {
     const player = await visiblePlayer(deps, viewer, body.playerId);
     const table = await findTable(deps.pool, viewer.clubId, body.tableId);
     if (table === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
-    const entry = await findDrill(deps.pool, body.drill, body.revision);
+    const entry = await revisionOf(deps.pool, body.drill, body.revision);
     if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
     if (entry.document.table !== table.preset) {
       throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
@@ -116,12 +122,14 @@ export function roundRoutes(deps: Dependencies) {
       shots: entry.document.scoring.shots,
       startedAt: new Date(body.startedAt),
     });
-    return c.json({ round: await visibleRound(viewer, id), document: entry.document });
+    const round = await completeRound(deps.pool, await visibleRound(viewer, id));
+    return c.json({ round, document: entry.document });
   });
 
   app.get('/:id', async (c) => {
-    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
-    return c.json({ round, document: (await drillOf(round)).document });
+    const head = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const round = await completeRound(deps.pool, head);
+    return c.json({ round, document: (await drillOf(head)).document });
   });
 
   app.post('/:id/end', async (c) => {
@@ -135,28 +143,38 @@ export function roundRoutes(deps: Dependencies) {
     const round = await visibleRound(c.get('viewer'), c.req.param('id'));
     const id = requireUuid(c.req.param('attempt'), 'attempt');
     const body = await readBody(c, newAttemptSchema);
+    if (round.endedAt === null) {
+      const attempt = await count(round, id, body);
+      try {
+        await insertAttempt(deps.pool, round.id, attempt);
+        return c.json({ attempt }, 201);
+      } catch (error) {
+        if (!isDuplicate(error)) throw error;
+      }
+    }
+    return c.json({ attempt: await alreadyThere(round, id, body.ordinal) });
+  });
+
+  /**
+   * What becomes of an attempt that is not new, or comes after the end: sent again it is there already, taken back
+   * it is brought back, and another one for the same shot is refused.
+   */
+  async function alreadyThere(round: RoundHead, id: string, ordinal: number): Promise<StoredAttempt> {
     const known = await findAttempt(deps.pool, id);
     if (known !== undefined && known.roundId !== round.id) {
       throw new Refusal(409, 'attempt has an id that another attempt has', 'attempt');
     }
-    if (known !== undefined && !known.undone) return c.json({ attempt: known.attempt });
+    if (known !== undefined && !known.undone) return known.attempt;
     if (round.endedAt !== null) throw new Refusal(409, 'this round has ended', 'round');
+    const taken = new Refusal(409, `shot ${String(ordinal)} of this round is already scored`, 'ordinal');
+    if (known === undefined) throw taken;
     try {
-      if (known !== undefined) {
-        await setUndone(deps.pool, id, null);
-        return c.json({ attempt: known.attempt });
-      }
-      const attempt = await count(round, id, body);
-      await insertAttempt(deps.pool, round.id, attempt);
-      return c.json({ attempt }, 201);
+      await setUndone(deps.pool, id, null);
+      return known.attempt;
     } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      // Sent twice at the same time, the other one won; or another attempt is already this shot of the round.
-      const stored = await findAttempt(deps.pool, id);
-      if (stored?.roundId === round.id && !stored.undone) return c.json({ attempt: stored.attempt });
-      throw new Refusal(409, `shot ${String(body.ordinal)} of this round is already scored`, 'ordinal');
+      throw isDuplicate(error) ? taken : error;
     }
-  });
+  }
 
   app.delete('/:id/attempts/:attempt', async (c) => {
     const round = await visibleRound(c.get('viewer'), c.req.param('id'));

@@ -14,6 +14,7 @@ import { KeysDialog } from './KeysDialog.tsx';
 import { loadRound } from './roundStore.ts';
 import { ScoringPad } from './ScoringPad.tsx';
 import { ScoringHead } from './ScoringHead.tsx';
+import { ShotStrip } from './ShotStrip.tsx';
 import { useScoring } from './useScoring.ts';
 import { useScoringKeys } from './useScoringKeys.ts';
 
@@ -83,6 +84,7 @@ function Scoring({ open, plan }: ScoringProps) {
             landings
           />
         </div>
+        <ShotStrip attempts={scoring.attempts} shots={scoring.shots} />
       </div>
       <ScoringPad open={open} plan={plan} actions={actions} onEnd={askEnd} onKeys={showKeys} />
       <KeysDialog opened={dialog === 'keys'} onClose={() => setDialog(undefined)} />

@@ -52,12 +52,11 @@ const ROUND_SELECT = `SELECT r.id, r.player_id, p.name AS player_name, p.hand, r
     t.preset, r.drill, r.revision, r.stage, r.shots, r.started_at, r.ended_at, r.ended_early
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
 
-async function roundsOf(db: Database, rows: RoundRow[]): Promise<Round[]> {
-  const attempts = await listAttempts(
-    db,
-    rows.map((row) => row.id),
-  );
-  return rows.map((row) => ({
+/** A round without its attempts. */
+export type RoundHead = Omit<Round, 'attempts'>;
+
+function headOf(row: RoundRow): RoundHead {
+  return {
     id: row.id,
     player: { id: row.player_id, name: row.player_name, hand: row.hand },
     table: { id: row.table_id, name: row.table_name, preset: row.preset },
@@ -68,8 +67,15 @@ async function roundsOf(db: Database, rows: RoundRow[]): Promise<Round[]> {
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
     early: row.ended_early === null ? null : row.ended_early === 1,
-    attempts: attempts.get(row.id) ?? [],
-  }));
+  };
+}
+
+async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<Round[]> {
+  const attempts = await listAttempts(
+    db,
+    heads.map((head) => head.id),
+  );
+  return heads.map((head) => ({ ...head, attempts: attempts.get(head.id) ?? [] }));
 }
 
 /** Stores a round; one that is already there stays as it is. */
@@ -94,12 +100,22 @@ export async function insertRound(db: Database, round: NewRoundRow): Promise<voi
   );
 }
 
-export async function findRound(db: Database, clubId: string, id: string): Promise<Round | undefined> {
+export async function findRoundHead(
+  db: Database,
+  clubId: string,
+  id: string,
+): Promise<RoundHead | undefined> {
   const [rows] = await db.execute<RoundRow[]>(`${ROUND_SELECT} WHERE r.club_id = ? AND r.id = ?`, [
     clubId,
     id,
   ]);
-  return (await roundsOf(db, rows))[0];
+  return rows[0] && headOf(rows[0]);
+}
+
+/** A round's head with its standing attempts in their order. */
+export async function completeRound(db: Database, head: RoundHead): Promise<Round> {
+  const [round] = await withAttempts(db, [head]);
+  return round ?? { ...head, attempts: [] };
 }
 
 /** The ended rounds of a player, oldest first. */
@@ -108,7 +124,7 @@ export async function listRoundsOfPlayer(db: Database, clubId: string, playerId:
     `${ROUND_SELECT} WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL ORDER BY r.started_at`,
     [clubId, playerId],
   );
-  return roundsOf(db, rows);
+  return withAttempts(db, rows.map(headOf));
 }
 
 export async function endRound(db: Database, id: string, endedAt: Date, early: boolean): Promise<void> {

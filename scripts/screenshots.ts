@@ -1,0 +1,127 @@
+import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import getPort from 'get-port';
+import type { Page } from 'playwright-core';
+import { pixelOf, plannedLanding, signIn, startRound } from '../e2e/lib/actions.ts';
+import { openBrowser } from '../e2e/lib/browser.ts';
+import { ensureBuilt } from './lib/build.ts';
+import { startDatabase } from './lib/database.ts';
+import { CHROMIUM, ensureInstalled, MARIADB } from './lib/debian.ts';
+import { leaveWith, say, step } from './lib/report.ts';
+import { startServer, stopServer } from './lib/server.ts';
+
+/** Pictures of the main views from a freshly made demo club, for the README. Words name those to be made again. */
+const FOLDER = path.join('docs', 'screenshots');
+const wanted = process.argv.slice(2);
+
+type View = (page: Page) => Promise<void>;
+
+async function scoreSome(page: Page): Promise<void> {
+  await startRound(page, 'Wren Sallow');
+  const planned = plannedLanding('harbour-turn');
+  const off = [
+    [0.02, 0.05],
+    [-0.12, 0.02],
+    [0.07, -0.06],
+    [-0.2, -0.03],
+  ] as const;
+  for (const [dx, dy] of off) {
+    const at = await pixelOf(page, { x: planned.x + dx, y: planned.y + dy });
+    await page.mouse.click(at.x, at.y);
+  }
+  await page.keyboard.press('x');
+  const at = await pixelOf(page, { x: planned.x - 0.16, y: planned.y + 0.01 });
+  await page.mouse.click(at.x, at.y);
+  await page.getByTestId('last-shot').waitFor();
+}
+
+async function showDrill(page: Page, slug: string): Promise<void> {
+  await page.goto(`/drills/${slug}`);
+  await page.getByText('Mean of a round').waitFor();
+  await page.getByText('Planned stroke').waitFor();
+}
+
+const VIEWS: Readonly<Record<string, View>> = {
+  'sign-in': async (page) => {
+    await page.goto('/sign-in');
+    await page.getByText('The demo club').waitFor();
+  },
+  today: async (page) => {
+    await signIn(page);
+    await page.getByText('Just played').waitFor();
+  },
+  hall: async (page) => {
+    await page.goto('/hall');
+    await page.getByText('Another table').waitFor();
+  },
+  drills: async (page) => {
+    await page.goto('/drills');
+    await page.getByText('Anchor drop').waitFor();
+  },
+  'drill-pool': async (page) => {
+    await showDrill(page, 'harbour-turn');
+  },
+  'drill-snooker': async (page) => {
+    await showDrill(page, 'drawn-back-for-the-blue');
+  },
+  lesson: async (page) => {
+    await page.goto('/lesson?drill=back-to-the-quay');
+    await page.getByText('Back to the quay').first().waitFor();
+  },
+  scoring: scoreSome,
+  'scoring-dark': async (page) => {
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await scoreSome(page);
+  },
+  'scoring-upright': async (page) => {
+    await page.emulateMedia({ colorScheme: 'light' });
+    await page.setViewportSize({ width: 800, height: 1280 });
+    await page.getByTestId('last-shot').waitFor();
+  },
+  players: async (page) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto('/players');
+    await page.getByText('Petra Nightingale').waitFor();
+  },
+  player: async (page) => {
+    await page.goto('/players');
+    await page.getByRole('link', { name: /Junia Marsh/ }).click();
+    await page.getByTestId('bias').waitFor();
+  },
+};
+
+try {
+  await ensureInstalled(MARIADB);
+  await ensureInstalled(CHROMIUM);
+  await ensureBuilt();
+  mkdirSync(FOLDER, { recursive: true });
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-pictures-'));
+  // The database's own account must get in.
+  chmodSync(folder, 0o755);
+  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const port = String(await getPort({ host: '127.0.0.1' }));
+  const server = await step('Making the demo club', () =>
+    startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1' }),
+  );
+  const browser = await openBrowser({ baseURL: `http://127.0.0.1:${port}` });
+  try {
+    const page = await browser.context.newPage();
+    await signIn(page);
+    for (const [name, show] of Object.entries(VIEWS)) {
+      if (wanted.length > 0 && !wanted.includes(name)) continue;
+      await show(page);
+      await page.mouse.move(1, 799);
+      await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
+      say(`${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await stopServer(server);
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+  process.exit(0);
+} catch (error) {
+  leaveWith(error);
+}
