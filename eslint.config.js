@@ -15,6 +15,7 @@ const ROOMS = [
   ['records'],
   ['drill'],
   ['scoring'],
+  ['formats'],
 ];
 
 const outOfCore = {

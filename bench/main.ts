@@ -1,13 +1,16 @@
-import { cloud, drillBenchmark, planDrill, simulatePosition, window12ft } from './computation.ts';
+import { coldCloud, planDrill, warmCloud } from './cloud.ts';
+import { drillBenchmark, window12ft } from './computation.ts';
 import { print, type Figure } from './report.ts';
 import { attempts, firstPage } from './server.ts';
+import { simulations } from './simulation.ts';
 
 /** All figures by name; a word on the command line runs those whose name begins with it. */
 const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure[]> | Promise<Figure>>> = {
-  'simulate.position': simulatePosition,
+  ...simulations,
+  'cloud.1000.warm': warmCloud,
+  'cloud.1000.cold': coldCloud,
   'window.snooker': window12ft,
   'plan.drill': planDrill,
-  'cloud.1000.warm': cloud,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,
   'server.attempt': attempts,

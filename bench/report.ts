@@ -5,6 +5,8 @@ export interface Figure {
   readonly unit: string;
   /** What is asked for, for the table. */
   readonly wanted?: string;
+  /** How many times as fast as a general-purpose engine. */
+  readonly ratio?: number;
 }
 
 /** The middle of several runs' values; an odd number of runs. */
@@ -31,11 +33,14 @@ export function timed(work: () => void, runs = 5): number {
 
 export function print(figure: Figure, json: boolean): void {
   if (json) {
-    console.log(JSON.stringify({ name: figure.name, value: figure.value, unit: figure.unit }));
+    const { name, value, unit, ratio } = figure;
+    console.log(JSON.stringify({ name, value, unit, ...(ratio === undefined ? {} : { ratio }) }));
     return;
   }
   const value =
     figure.value >= 100 ? Math.round(figure.value).toLocaleString('en') : figure.value.toPrecision(3);
   const wanted = figure.wanted === undefined ? '' : `  (${figure.wanted})`;
-  console.log(`${figure.name.padEnd(28)} ${value.padStart(10)} ${figure.unit}${wanted}`);
+  const ratio =
+    figure.ratio === undefined ? '' : `  ${figure.ratio.toFixed(0)} × a general-purpose engine at 1 ms`;
+  console.log(`${figure.name.padEnd(28)} ${value.padStart(10)} ${figure.unit}${wanted}${ratio}`);
 }

@@ -28,10 +28,10 @@ function packagesAreCurrent() {
 }
 
 function installPackages() {
-  console.log('· Installing packages (first start, or the lock file changed) …');
+  console.error('· Installing packages (first start, or the lock file changed) …');
   const started = Date.now();
   const beat = setInterval(() => {
-    console.log(`  still installing packages, ${Math.round((Date.now() - started) / 1000)} s`);
+    console.error(`  still installing packages, ${Math.round((Date.now() - started) / 1000)} s`);
   }, 10_000);
   const npm = spawn('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'], {
     cwd: root,

@@ -22,12 +22,15 @@ export function resolvePlace(place: PlaceText, preset: TablePreset): Point {
   return { x: place.x, y: place.y };
 }
 
+/** The id of the cue ball in every drill. */
+export const CUE_BALL = 'cue';
+
 /** The drill's balls on a table, in the order of its text. */
 export function layOut(drill: Drill, preset: TablePreset): readonly BallOnTable[] {
   return drill.balls.map(({ id, at }) => ({
     id,
     ...resolvePlace(at, preset),
-    radius: preset.ballRadius,
-    mass: preset.ballMass,
+    radius: id === CUE_BALL ? preset.cueBallRadius : preset.ballRadius,
+    mass: id === CUE_BALL ? preset.cueBallMass : preset.ballMass,
   }));
 }

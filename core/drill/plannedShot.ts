@@ -6,10 +6,7 @@ import { positionWindow, type PositionWindow } from '../planning/window.ts';
 import type { Drill } from '../records/drill.ts';
 import { aimToPot } from '../shot/aim.ts';
 import { pocketNamed, type Table } from '../table/table.ts';
-import { layOut } from './layout.ts';
-
-/** The id of the cue ball in every drill. */
-export const CUE_BALL = 'cue';
+import { CUE_BALL, layOut } from './layout.ts';
 
 /** Where the planned stroke would end at another pace. */
 export interface PaceStop {

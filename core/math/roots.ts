@@ -100,6 +100,21 @@ function monotonePoints(c: Quartic, end: number, scratch: RootScratch): number {
   return n;
 }
 
+/** True when all Bernstein coefficients on [0, end] are positive: then the polynomial is too, and most of them are. */
+function staysAbove(c: Quartic, end: number): boolean {
+  const c0 = c[0]!;
+  const a = 0.25 * c[1]! * end;
+  const b = (1 / 6) * c[2]! * end * end;
+  const d = 0.25 * c[3]! * end * end * end;
+  return (
+    c0 > 0 &&
+    c0 + a > 0 &&
+    c0 + 2 * a + b > 0 &&
+    c0 + 3 * a + 3 * b + d > 0 &&
+    c0 + 4 * a + 6 * b + 4 * d + c[4]! * end * end * end * end > 0
+  );
+}
+
 /**
  * The first time in (0, end] at which a polynomial falls from above zero to zero or below.
  * @param c five coefficients, constant first
@@ -107,6 +122,7 @@ function monotonePoints(c: Quartic, end: number, scratch: RootScratch): number {
  * @returns the time, or Infinity when it does not fall through zero
  */
 export function firstFallThroughZero(c: Quartic, end: number, scratch: RootScratch): number {
+  if (staysAbove(c, end)) return Infinity;
   const { points } = scratch;
   const count = monotonePoints(c, end, scratch);
   let from = 0;

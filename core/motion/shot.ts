@@ -40,10 +40,12 @@ export interface Shot {
   readonly strike: Strike;
 }
 
-/** A ball in motion: place, velocity in m/s, spin in rad/s about x, y and z. */
+/** A ball in motion on the cloth: place, velocity in m/s, spin in rad/s about x, y and z. */
 export interface BallMotion extends BallOnTable {
   readonly vx: number;
   readonly vy: number;
+  /** Upward; left out for a ball that stays on the cloth. */
+  readonly vz?: number;
   readonly wx: number;
   readonly wy: number;
   readonly wz: number;
@@ -53,7 +55,12 @@ export type ShotEvent =
   | { readonly t: number; readonly kind: 'ball-ball'; readonly ids: readonly [string, string] }
   | { readonly t: number; readonly kind: 'ball-cushion'; readonly id: string; readonly cushion: CushionName }
   | { readonly t: number; readonly kind: 'pocket'; readonly id: string; readonly pocket: PocketName }
-  | { readonly t: number; readonly kind: 'rolling' | 'rest'; readonly id: string };
+  | {
+      readonly t: number;
+      /** Begins to roll; lies still; leaves the table; leaves the cloth; comes down on it. */
+      readonly kind: 'rolling' | 'rest' | 'off-table' | 'hop' | 'bounce';
+      readonly id: string;
+    };
 
 export interface BallAtRest {
   readonly id: string;
@@ -61,6 +68,8 @@ export interface BallAtRest {
   readonly y: number;
   /** The pocket it fell into, or null while it is on the table. */
   readonly pocket: PocketName | null;
+  /** It left the table through the air. */
+  readonly offTable: boolean;
 }
 
 /** A stretch of a ball's path: from `t` on it is at x + vx·τ + ax·τ²/2 (and y alike), τ = time since t. */
@@ -72,6 +81,8 @@ export interface PathPiece {
   readonly vy: number;
   readonly ax: number;
   readonly ay: number;
+  /** Height of the centre and its rate, for a ball in flight: z + vz·τ − g·τ²/2. */
+  readonly flight?: { readonly z: number; readonly vz: number };
 }
 
 export interface BallPath {
@@ -93,6 +104,8 @@ export interface ShotResult {
 export interface SimulateOptions {
   /** Return each ball's path. */
   readonly paths?: boolean;
+  /** False leaves the contact phase out: every blow passes through one contact after the other. */
+  readonly contactPhase?: boolean;
   /** Stop as soon as this ball has fallen or lies still: enough for the question whether it is potted. */
   readonly untilSettled?: string;
 }

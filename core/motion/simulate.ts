@@ -1,46 +1,51 @@
+import type { CushionPiece } from '../table/cushions.ts';
 import type { Table } from '../table/table.ts';
-import { collideBalls, type CollidingBall } from './ballBall.ts';
-import { noseDistance, reboundFromCushion } from './ballCushion.ts';
-import { advance, endPhase, enterPhase } from './cloth.ts';
-import type { Motion } from './impulse.ts';
-import { createPredictor, type SelfPrediction } from './predict.ts';
-import type {
-  BallMotion,
-  BallPath,
-  PathPiece,
-  Shot,
-  ShotEvent,
-  ShotResult,
-  SimulateOptions,
-} from './shot.ts';
-import { createState, Phase, type BallsState } from './state.ts';
+import { collideBalls } from './ballBall.ts';
+import { advance, endPhase, enterPhase, settleOnBed } from './cloth.ts';
+import { isShared, runContactPhase } from './contactPhase.ts';
+import { engineFor, EVENT_CAP, note, Note, Own, type Engine } from './engine.ts';
+import { predictMeetings } from './meetings.ts';
+import { reboundClosedForm } from './cushionClosedForm.ts';
+import { predictOwn } from './ownEvents.ts';
+import { recordPath, resultOf } from './result.ts';
+import type { BallMotion, Shot, ShotResult, SimulateOptions } from './shot.ts';
+import { Phase, placeBall } from './state.ts';
 import { strikeBall } from './strike.ts';
 import { checkShot } from './validate.ts';
 
 /** Raised whenever the simulator's answers change, so that what was computed with an older one is not reused. */
-export const MODEL_VERSION = 'slice-1';
-
-/** A break of fifteen balls has a few hundred events; a shot that reaches this many is stuck. */
-const EVENT_CAP = 5_000;
+export const MODEL_VERSION = 'full-1';
 
 /**
  * Plays a shot: from the strike until every ball lies still.
  *
  * Event-driven: between events each ball moves in closed form, and the next event is found by solving for its
- * time, never by stepping. A pure function: the same shot gives the same result everywhere.
+ * time, never by stepping; only a blow that several balls share is integrated. A pure function: the same shot gives
+ * the same bits everywhere, whatever the order of its balls.
  * @throws InvalidShotError when the shot cannot be played (see checkShot)
  */
 export function simulate(shot: Shot, options: SimulateOptions = {}): ShotResult {
   checkShot(shot);
+  const { endMass } = shot.table.parameters;
   const motions = shot.balls.map((ball) =>
-    ball.id === shot.strike.ball ? strikeBall(ball, shot.strike) : atRest(ball),
+    ball.id === shot.strike.ball ? strikeBall(ball, shot.strike, endMass) : atRest(ball),
   );
   return simulateMotion(shot.table, motions, options);
 }
 
 function atRest(ball: Shot['balls'][number]): BallMotion {
-  const { id, x, y, radius, mass } = ball;
-  return { id, x, y, radius, mass, vx: 0, vy: 0, wx: 0, wy: 0, wz: 0 };
+  return {
+    id: ball.id,
+    x: ball.x,
+    y: ball.y,
+    radius: ball.radius,
+    mass: ball.mass,
+    vx: 0,
+    vy: 0,
+    wx: 0,
+    wy: 0,
+    wz: 0,
+  };
 }
 
 /**
@@ -52,222 +57,220 @@ export function simulateMotion(
   balls: readonly BallMotion[],
   options: SimulateOptions = {},
 ): ShotResult {
-  return new Run(table, balls, options).play();
+  const e = engineFor(table, balls.length);
+  begin(e, balls, options.paths === true);
+  const awaited = options.untilSettled === undefined ? -1 : e.s.ids.indexOf(options.untilSettled);
+  const shared = options.contactPhase ?? true;
+  while (e.notes < EVENT_CAP && !hasSettled(e, awaited)) {
+    if (!playNext(e, shared)) break;
+  }
+  return resultOf(e, balls, e.notes < EVENT_CAP);
 }
 
-class Run {
-  readonly #table: Table;
-  readonly #s: BallsState;
-  readonly #predictor: ReturnType<typeof createPredictor>;
-  readonly #self: SelfPrediction[] = [];
-  /** Time at which balls i < j meet, at i·n + j. */
-  readonly #pairTime: Float64Array;
-  readonly #events: ShotEvent[] = [];
-  readonly #pocketOf: (number | undefined)[];
-  readonly #paths: PathPiece[][] | undefined;
-  readonly #until: number;
-  #now = 0;
-
-  constructor(table: Table, balls: readonly BallMotion[], options: SimulateOptions) {
-    this.#table = table;
-    this.#s = createState(balls);
-    this.#predictor = createPredictor(table, this.#s);
-    this.#pairTime = new Float64Array(balls.length * balls.length).fill(Infinity);
-    this.#pocketOf = balls.map(() => undefined);
-    this.#paths = options.paths === true ? balls.map(() => []) : undefined;
-    this.#until =
-      options.untilSettled === undefined ? -1 : balls.findIndex((b) => b.id === options.untilSettled);
-  }
-
-  play(): ShotResult {
-    const s = this.#s;
-    for (let i = 0; i < s.count; i++) {
-      enterPhase(s, i, this.#table.parameters);
-      this.#self[i] = this.#predictor.self(i);
-      this.#recordPath(i);
+/**
+ * Gives the balls their slots in the order of their places, so that what happens at the same moment is taken in an
+ * order that does not hang on the input's.
+ */
+function takeSlots({ slot }: Engine, balls: readonly BallMotion[]): void {
+  for (let i = 0; i < balls.length; i++) {
+    const { x, y } = balls[i]!;
+    let before = 0;
+    for (let j = 0; j < balls.length; j++) {
+      const other = balls[j]!;
+      if (other.x < x || (other.x === x && (other.y < y || (other.y === y && j < i)))) before++;
     }
-    for (let i = 0; i < s.count; i++) {
-      for (let j = i + 1; j < s.count; j++) this.#predictPair(i, j);
-    }
-    let complete = false;
-    for (let step = 0; step < EVENT_CAP; step++) {
-      if (!this.#next()) {
-        complete = true;
-        break;
-      }
-    }
-    return this.#result(complete);
+    slot[i] = before;
   }
+}
 
-  /** Plays the next event; false when there is none, or the awaited ball has settled. */
-  #next(): boolean {
-    const s = this.#s;
-    if (this.#until >= 0 && this.#events.length > 0) {
-      const phase = s.phase[this.#until];
-      if (phase === Phase.Potted || phase === Phase.Rest || phase === Phase.Spinning) {
-        if (this.#pocketOf[this.#until] !== undefined || this.#wasMoved(this.#until)) return false;
-      }
-    }
-    let time = Infinity;
-    let first = -1;
-    let second = -1;
-    for (let i = 0; i < s.count; i++) {
-      const own = this.#self[i]!.time;
-      if (own < time) {
-        time = own;
-        first = i;
-        second = -1;
-      }
-      for (let j = i + 1; j < s.count; j++) {
-        const meet = this.#pairTime[i * s.count + j]!;
-        if (meet < time) {
-          time = meet;
-          first = i;
-          second = j;
-        }
-      }
-    }
-    if (first < 0) return false;
-    this.#now = time;
-    if (second >= 0) this.#collide(first, second);
-    else this.#ownEvent(first);
-    return true;
-  }
-
-  #wasMoved(i: number): boolean {
-    return this.#s.t0[i]! > 0;
-  }
-
-  #ownEvent(i: number): void {
-    const s = this.#s;
-    const p = this.#table.parameters;
-    const { event } = this.#self[i]!;
-    const id = s.ids[i]!;
-    advance(s, i, this.#now, p);
-    if (event.kind === 'phase') {
-      const was = s.phase[i];
-      endPhase(s, i, p);
-      const phase = s.phase[i];
-      if (phase === Phase.Rolling) this.#events.push({ t: this.#now, kind: 'rolling', id });
-      else if (was !== Phase.Spinning) this.#events.push({ t: this.#now, kind: 'rest', id });
-    } else if (event.kind === 'pocket') {
-      s.phase[i] = Phase.Potted;
-      s.vx[i] = s.vy[i] = s.ax[i] = s.ay[i] = 0;
-      s.phaseEnd[i] = Infinity;
-      this.#pocketOf[i] = event.index;
-      this.#events.push({ t: this.#now, kind: 'pocket', id, pocket: this.#table.pockets[event.index]!.name });
-    } else {
-      const { piece } = event;
-      const towards =
-        piece.kind === 'line'
-          ? { x: -piece.normal.x, y: -piece.normal.y }
-          : this.#unit(piece.centre.x - s.x[i]!, piece.centre.y - s.y[i]!);
-      if (piece.kind === 'line') this.#placeAtNose(i, piece.from, piece.normal);
-      const motion = this.#motionOf(i);
-      reboundFromCushion(motion, s.mass[i]!, s.radius[i]!, towards.x, towards.y, p);
-      this.#setMotion(i, motion);
-      enterPhase(s, i, p);
-      this.#events.push({ t: this.#now, kind: 'ball-cushion', id, cushion: piece.cushion });
-    }
-    this.#changed(i);
-  }
-
-  /** Rounding leaves a ball some 1e-16 m off the nose; set exactly on it, it cannot creep through. */
-  #placeAtNose(i: number, nose: { x: number; y: number }, normal: { x: number; y: number }): void {
-    const s = this.#s;
-    const reach = noseDistance(s.radius[i]!, this.#table.parameters.noseHeight);
-    const off = (s.x[i]! - nose.x) * normal.x + (s.y[i]! - nose.y) * normal.y - reach;
-    s.x[i] = s.x[i]! - off * normal.x;
-    s.y[i] = s.y[i]! - off * normal.y;
-  }
-
-  #collide(i: number, j: number): void {
-    const s = this.#s;
-    const p = this.#table.parameters;
-    advance(s, i, this.#now, p);
-    advance(s, j, this.#now, p);
-    const a: CollidingBall = { motion: this.#motionOf(i), mass: s.mass[i]!, radius: s.radius[i]! };
-    const b: CollidingBall = { motion: this.#motionOf(j), mass: s.mass[j]!, radius: s.radius[j]! };
-    collideBalls(a, b, s.x[j]! - s.x[i]!, s.y[j]! - s.y[i]!, p);
-    this.#setMotion(i, a.motion);
-    this.#setMotion(j, b.motion);
+function begin(e: Engine, balls: readonly BallMotion[], paths: boolean): void {
+  const { s } = e;
+  const p = e.table.parameters;
+  const n = balls.length;
+  s.count = n;
+  s.ids.length = n;
+  e.now = 0;
+  e.notes = 0;
+  e.paths = paths ? balls.map(() => []) : undefined;
+  takeSlots(e, balls);
+  for (let k = 0; k < n; k++) placeBall(s, e.slot[k]!, balls[k]!, p);
+  for (let i = 0; i < n; i++) {
+    e.version[i] = 0;
+    e.pocketOf[i] = -1;
+    e.meet[i] = Infinity;
+    e.mate[i] = -1;
+    settleOnBed(s, i, p);
     enterPhase(s, i, p);
-    enterPhase(s, j, p);
-    this.#events.push({ t: this.#now, kind: 'ball-ball', ids: [s.ids[i]!, s.ids[j]!] });
-    this.#changed(i);
-    this.#changed(j);
+    if (s.phase[i] === Phase.Flying) note(e, Note.Hop, i, -1);
+    predictOwn(e, i);
+    recordPath(e, i);
   }
+  for (let i = 0; i < n; i++) if (s.phase[i]! > Phase.Spinning) predictMeetings(e, i);
+}
 
-  #changed(i: number): void {
-    this.#recordPath(i);
-    const s = this.#s;
-    this.#self[i] = this.#predictor.self(i);
-    for (let j = 0; j < s.count; j++) {
-      if (j !== i) this.#predictPair(Math.min(i, j), Math.max(i, j));
+/** Whether the awaited ball has come to its end, after something has moved it. */
+function hasSettled(e: Engine, awaited: number): boolean {
+  if (awaited < 0 || e.version[awaited] === 0) return false;
+  const phase = e.s.phase[awaited]!;
+  return phase <= Phase.Spinning || phase >= Phase.Potted;
+}
+
+/** Plays the next event; false when there is none. */
+function playNext(e: Engine, shared: boolean): boolean {
+  const { own, meet } = e;
+  const count = e.s.count;
+  let time = Infinity;
+  let first = -1;
+  let meets = false;
+  for (let i = 0; i < count; i++) {
+    const alone = own[i]!;
+    const together = meet[i]!;
+    if (alone < time) {
+      time = alone;
+      first = i;
+      meets = false;
+    }
+    if (together < time) {
+      time = together;
+      first = i;
+      meets = true;
     }
   }
+  if (first < 0) return false;
+  e.now = time;
+  const second = meets ? e.mate[first]! : -1;
+  if (second < 0) playOwn(e, first);
+  else if (e.mateVersion[first] === e.version[second]) playMeeting(e, first, second, shared);
+  // The other ball has changed since: who is met next is asked again now that it is due.
+  else predictMeetings(e, first);
+  return true;
+}
 
-  #predictPair(i: number, j: number): void {
-    const s = this.#s;
-    const a = s.phase[i]!;
-    const b = s.phase[j]!;
-    const moving = a === Phase.Rolling || a === Phase.Sliding || b === Phase.Rolling || b === Phase.Sliding;
-    const there = a !== Phase.Potted && b !== Phase.Potted;
-    const until = Math.min(this.#self[i]?.time ?? Infinity, this.#self[j]?.time ?? Infinity);
-    this.#pairTime[i * s.count + j] =
-      moving && there ? this.#predictor.pair(i, j, this.#now, until) : Infinity;
+function playMeeting(e: Engine, first: number, second: number, shared: boolean): void {
+  const { s } = e;
+  const p = e.table.parameters;
+  const i = Math.min(first, second);
+  const j = Math.max(first, second);
+  advance(s, i, e.now, p);
+  advance(s, j, e.now, p);
+  note(e, Note.BallBall, i, j);
+  if (shared && isShared(e, i, j)) {
+    const changed = runContactPhase(e, i, j);
+    for (const k of changed) renew(e, k);
+    for (const k of changed) predictMeetings(e, k);
+    return;
   }
+  collideBalls(s, i, j, p);
+  enterPhase(s, i, p);
+  enterPhase(s, j, p);
+  renew(e, i);
+  renew(e, j);
+  predictMeetings(e, i);
+  predictMeetings(e, j);
+}
 
-  #motionOf(i: number): Motion {
-    const s = this.#s;
-    return { vx: s.vx[i]!, vy: s.vy[i]!, vz: 0, wx: s.wx[i]!, wy: s.wy[i]!, wz: s.wz[i]! };
-  }
+/** A ball's motion has changed: what was predicted for it no longer holds. */
+function renew(e: Engine, i: number): void {
+  e.version[i] = e.version[i]! + 1;
+  if (e.s.phase[i] === Phase.Flying) note(e, Note.Hop, i, -1);
+  predictOwn(e, i);
+  recordPath(e, i);
+}
 
-  #setMotion(i: number, motion: Motion): void {
-    const s = this.#s;
-    s.vx[i] = motion.vx;
-    s.vy[i] = motion.vy;
-    s.wx[i] = motion.wx;
-    s.wy[i] = motion.wy;
-    s.wz[i] = motion.wz;
-  }
+function playOwn(e: Engine, i: number): void {
+  const { s } = e;
+  const kind = e.ownKind[i]!;
+  advance(s, i, e.now, e.table.parameters);
+  if (kind === Own.Phase) playPhaseEnd(e, i);
+  else if (kind === Own.Cushion) playCushion(e, i, e.table.pieces[e.ownDetail[i]!]!);
+  else if (kind === Own.Pocket) takeOff(e, i, e.ownDetail[i]!);
+  else takeOff(e, i, -1);
+  renew(e, i);
+  predictMeetings(e, i);
+}
 
-  #unit(x: number, y: number): { x: number; y: number } {
-    const size = Math.sqrt(x * x + y * y);
-    return { x: x / size, y: y / size };
+function playPhaseEnd(e: Engine, i: number): void {
+  const { s, table } = e;
+  const was = s.phase[i]!;
+  if (was === Phase.Flying) {
+    const over = table.pockets.findIndex(
+      ({ drop, radius }) => (s.x[i]! - drop.x) ** 2 + (s.y[i]! - drop.y) ** 2 < radius * radius,
+    );
+    const outside = s.x[i]! < 0 || s.x[i]! > table.length || s.y[i]! < 0 || s.y[i]! > table.width;
+    if (table.pieces.length > 0 && (over >= 0 || outside)) {
+      takeOff(e, i, over);
+      return;
+    }
+    note(e, Note.Bounce, i, -1);
   }
+  endPhase(s, i, table.parameters);
+  const phase = s.phase[i]!;
+  if (phase === Phase.Rolling) note(e, Note.Rolling, i, -1);
+  else if (phase <= Phase.Spinning && was !== Phase.Spinning) note(e, Note.Rest, i, -1);
+}
 
-  #recordPath(i: number): void {
-    const s = this.#s;
-    this.#paths?.[i]?.push({
-      t: s.t0[i]!,
-      x: s.x[i]!,
-      y: s.y[i]!,
-      vx: s.vx[i]!,
-      vy: s.vy[i]!,
-      ax: s.ax[i]!,
-      ay: s.ay[i]!,
-    });
-  }
+/** The ball is on the table no more. @param pocket where it fell, or −1 when it left through the air */
+function takeOff(e: Engine, i: number, pocket: number): void {
+  const { s } = e;
+  s.vx[i] = 0;
+  s.vy[i] = 0;
+  s.vz[i] = 0;
+  s.ax[i] = 0;
+  s.ay[i] = 0;
+  s.phase[i] = pocket < 0 ? Phase.OffTable : Phase.Potted;
+  s.phaseEnd[i] = Infinity;
+  e.pocketOf[i] = pocket;
+  note(e, pocket < 0 ? Note.OffTable : Note.Pocket, i, pocket);
+}
 
-  #result(complete: boolean): ShotResult {
-    const s = this.#s;
-    for (let i = 0; i < s.count; i++) advance(s, i, this.#now, this.#table.parameters);
-    const paths: BallPath[] | undefined = this.#paths?.map((pieces, i) => ({ id: s.ids[i]!, pieces }));
-    return {
-      rest: s.ids.map((id, i) => {
-        const pocket = this.#pocketOf[i];
-        return {
-          id,
-          x: s.x[i]!,
-          y: s.y[i]!,
-          pocket: pocket === undefined ? null : this.#table.pockets[pocket]!.name,
-        };
-      }),
-      events: this.#events,
-      duration: this.#now,
-      complete,
-      ...(paths === undefined ? {} : { paths }),
-    };
+function playCushion(e: Engine, i: number, piece: CushionPiece): void {
+  const { s } = e;
+  const p = e.table.parameters;
+  let nx: number;
+  let ny: number;
+  if (piece.kind === 'line') {
+    nx = -piece.normal.x;
+    ny = -piece.normal.y;
+    // Rounding leaves a ball some 1e-16 m off the nose; set exactly on it, it cannot creep through.
+    const off = (piece.from.x - s.x[i]!) * nx + (piece.from.y - s.y[i]!) * ny - s.reach[i]!;
+    s.x[i] = s.x[i]! + off * nx;
+    s.y[i] = s.y[i]! + off * ny;
+  } else {
+    const dx = piece.centre.x - s.x[i]!;
+    const dy = piece.centre.y - s.y[i]!;
+    const apart = Math.sqrt(dx * dx + dy * dy);
+    nx = dx / apart;
+    ny = dy / apart;
   }
+  note(e, Note.BallCushion, i, e.ownDetail[i]!);
+  if (s.phase[i] === Phase.Flying) reboundInFlight(e, i, nx, ny);
+  else e.cushion.rebound(s, i, nx, ny);
+  enterPhase(s, i, p);
+}
+
+/** In the air there is no cloth to press against: one rigid impulse at the nose. */
+function reboundInFlight(e: Engine, i: number, nx: number, ny: number): void {
+  const { s } = e;
+  const p = e.table.parameters;
+  const motion = {
+    vx: s.vx[i]!,
+    vy: s.vy[i]!,
+    vz: s.vz[i]!,
+    wx: s.wx[i]!,
+    wy: s.wy[i]!,
+    wz: s.wz[i]!,
+  };
+  const rise = Math.min(0.9, Math.max(-0.9, (p.noseHeight - s.z[i]!) / s.radius[i]!));
+  if (!reboundClosedForm(motion, s.radius[i]!, nx, ny, rise, p)) {
+    // Skimming down along the rubber it still may not go through it.
+    const closing = motion.vx * nx + motion.vy * ny;
+    motion.vx -= Math.max(0, closing) * nx;
+    motion.vy -= Math.max(0, closing) * ny;
+  }
+  s.vx[i] = motion.vx;
+  s.vy[i] = motion.vy;
+  s.vz[i] = motion.vz;
+  s.wx[i] = motion.wx;
+  s.wy[i] = motion.wy;
+  s.wz[i] = motion.wz;
 }

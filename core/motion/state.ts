@@ -1,23 +1,38 @@
+import type { MotionParameters } from '../table/parameters.ts';
+import { noseDistance } from './noseDistance.ts';
 import type { BallMotion } from './shot.ts';
 
 /** What a ball does between two events. */
-export const Phase = { Rest: 0, Spinning: 1, Rolling: 2, Sliding: 3, Potted: 4 } as const;
+export const Phase = {
+  Rest: 0,
+  Spinning: 1,
+  Rolling: 2,
+  Sliding: 3,
+  Flying: 4,
+  Potted: 5,
+  OffTable: 6,
+} as const;
 export type Phase = (typeof Phase)[keyof typeof Phase];
 
 /**
- * All balls of a shot while it runs. Each ball has its own clock `t0`: its place is x + vx·τ + ax·τ²/2 at
- * τ = t − t0, so a ball is touched only by its own events.
+ * All balls of a shot while it runs, one array a quantity, so that nothing is allocated on the way. Each ball has
+ * its own clock `t0`: its place is x + vx·τ + ax·τ²/2 at τ = t − t0, so a ball is touched only by its own events.
  */
 export interface BallsState {
-  readonly count: number;
-  readonly ids: readonly string[];
+  count: number;
+  readonly ids: string[];
   readonly radius: Float64Array;
   readonly mass: Float64Array;
+  /** How far in plan the centre is from the nose when they touch, metres. */
+  readonly reach: Float64Array;
   readonly t0: Float64Array;
   readonly x: Float64Array;
   readonly y: Float64Array;
+  /** Height of the centre above the cloth, metres. */
+  readonly z: Float64Array;
   readonly vx: Float64Array;
   readonly vy: Float64Array;
+  readonly vz: Float64Array;
   readonly ax: Float64Array;
   readonly ay: Float64Array;
   readonly wx: Float64Array;
@@ -31,43 +46,53 @@ export interface BallsState {
   readonly phaseEnd: Float64Array;
 }
 
-/** @param balls their places, velocities and spins at time 0 */
-export function createState(balls: readonly BallMotion[]): BallsState {
-  const n = balls.length;
-  const ids: string[] = [];
-  const state = {
-    count: n,
-    ids,
-    radius: new Float64Array(n),
-    mass: new Float64Array(n),
-    t0: new Float64Array(n),
-    x: new Float64Array(n),
-    y: new Float64Array(n),
-    vx: new Float64Array(n),
-    vy: new Float64Array(n),
-    ax: new Float64Array(n),
-    ay: new Float64Array(n),
-    wx: new Float64Array(n),
-    wy: new Float64Array(n),
-    wz: new Float64Array(n),
-    bx: new Float64Array(n),
-    by: new Float64Array(n),
-    phase: new Uint8Array(n),
-    phaseEnd: new Float64Array(n),
+export function createState(capacity: number): BallsState {
+  const numbers = () => new Float64Array(capacity);
+  return {
+    count: 0,
+    ids: [],
+    radius: numbers(),
+    mass: numbers(),
+    reach: numbers(),
+    t0: numbers(),
+    x: numbers(),
+    y: numbers(),
+    z: numbers(),
+    vx: numbers(),
+    vy: numbers(),
+    vz: numbers(),
+    ax: numbers(),
+    ay: numbers(),
+    wx: numbers(),
+    wy: numbers(),
+    wz: numbers(),
+    bx: numbers(),
+    by: numbers(),
+    phase: new Uint8Array(capacity),
+    phaseEnd: numbers(),
   };
-  for (let i = 0; i < n; i++) {
-    const ball = balls[i]!;
-    ids.push(ball.id);
-    state.radius[i] = ball.radius;
-    state.mass[i] = ball.mass;
-    state.x[i] = ball.x;
-    state.y[i] = ball.y;
-    state.vx[i] = ball.vx;
-    state.vy[i] = ball.vy;
-    state.wx[i] = ball.wx;
-    state.wy[i] = ball.wy;
-    state.wz[i] = ball.wz;
-    state.phaseEnd[i] = Infinity;
-  }
-  return state;
+}
+
+/** Puts a ball at index i at time 0, in no phase yet. */
+export function placeBall(s: BallsState, i: number, ball: BallMotion, p: MotionParameters): void {
+  s.ids[i] = ball.id;
+  s.radius[i] = ball.radius;
+  s.mass[i] = ball.mass;
+  s.reach[i] = noseDistance(ball.radius, p.noseHeight);
+  s.t0[i] = 0;
+  s.x[i] = ball.x;
+  s.y[i] = ball.y;
+  s.z[i] = ball.radius;
+  s.vx[i] = ball.vx;
+  s.vy[i] = ball.vy;
+  s.vz[i] = ball.vz ?? 0;
+  s.ax[i] = 0;
+  s.ay[i] = 0;
+  s.wx[i] = ball.wx;
+  s.wy[i] = ball.wy;
+  s.wz[i] = ball.wz;
+  s.bx[i] = 0;
+  s.by[i] = 0;
+  s.phase[i] = Phase.Rest;
+  s.phaseEnd[i] = Infinity;
 }

@@ -1,3 +1,5 @@
+import { logarithm } from '../math/elementary.ts';
+
 /** A seeded stream of random numbers; the same seed gives the same stream on every machine. */
 export interface Random {
   /** Uniform in [0, 1). */
@@ -59,7 +61,7 @@ export function createRandom(seed: number): Random {
         const v = 2 * uniform() - 1;
         const s = u * u + v * v;
         if (s > 0 && s < 1) {
-          const factor = Math.sqrt((-2 * Math.log(s)) / s);
+          const factor = Math.sqrt((-2 * logarithm(s)) / s);
           spare = v * factor;
           return u * factor;
         }

@@ -3,6 +3,7 @@ import { normalCdf } from '../math/normal.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { rootBetween } from '../math/roots.ts';
 import { collideBalls, contactDistance } from '../motion/ballBall.ts';
+import { createState, placeBall } from '../motion/state.ts';
 import type { Table } from '../table/table.ts';
 import type { Acceptance } from './acceptance.ts';
 
@@ -21,6 +22,9 @@ const FASTEST = 6;
 /** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
 const GRAZE = 0.999;
 
+/** The two balls of one impact: thousands are asked for at a time, and each is over before the next begins. */
+const pair = createState(2);
+
 /**
  * The chance that a player pots a ball from a place: the share of a normal error of the cue ball's direction
  * that sends the object ball into the pocket's acceptance, aimed at the middle of what works. The impact is the
@@ -34,6 +38,7 @@ export function potChance(table: Table, cue: Point, target: PotTarget, errorRad:
   const { ballRadius: radius, ballMass: mass } = table.preset;
   const apart = distance(cue, object);
   const reach = contactDistance(radius, radius);
+  const ball = { id: '', x: 0, y: 0, radius, mass, vx: 0, vy: 0, wx: 0, wy: 0, wz: 0 };
   if (apart < reach) return 0;
   const toObject = bearing(cue, object);
   const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE;
@@ -49,10 +54,15 @@ export function potChance(table: Table, cue: Point, target: PotTarget, errorRad:
     );
     const vx = speed * Math.cos(direction);
     const vy = speed * Math.sin(direction);
-    const first = { motion: { vx, vy, vz: 0, wx: -vy / radius, wy: vx / radius, wz: 0 }, mass, radius };
-    const second = { motion: { vx: 0, vy: 0, vz: 0, wx: 0, wy: 0, wz: 0 }, mass, radius };
-    collideBalls(first, second, Math.cos(lineOfCentres), Math.sin(lineOfCentres), table.parameters);
-    return wrapAngle(Math.atan2(second.motion.vy, second.motion.vx) - acceptance.middle);
+    placeBall(pair, 0, { ...ball, vx, vy, wx: -vy / radius, wy: vx / radius }, table.parameters);
+    placeBall(
+      pair,
+      1,
+      { ...ball, x: reach * Math.cos(lineOfCentres), y: reach * Math.sin(lineOfCentres) },
+      table.parameters,
+    );
+    collideBalls(pair, 0, 1, table.parameters);
+    return wrapAngle(Math.atan2(pair.vy[1]!, pair.vx[1]!) - acceptance.middle);
   };
 
   const half = 0.5 * (acceptance.high - acceptance.low);

@@ -4,8 +4,9 @@ import type { JawShape, PocketShape, TablePreset } from './preset.ts';
 
 export type CushionName = 'head' | 'foot' | 'right-head' | 'right-foot' | 'left-head' | 'left-foot';
 
-/** The end of a cushion at a pocket; `back` is where it disappears into the pocket. */
+/** The end of a cushion at a pocket, `back` where it disappears into it; none on a table without pockets. */
 export type Jaw =
+  | { readonly kind: 'none' }
   | { readonly kind: 'facing'; readonly back: Point }
   | { readonly kind: 'curve'; readonly centre: Point; readonly radius: number; readonly back: Point };
 
@@ -109,7 +110,31 @@ export function buildCushions(preset: TablePreset): readonly Cushion[] {
   ];
 }
 
+/** The cushions of a table without pockets: their noses run from corner to corner. */
+export function buildPlainCushions(preset: TablePreset): readonly Cushion[] {
+  const { length, width } = preset;
+  const half = length / 2;
+  const jaw = { kind: 'none' } as const;
+  const edge = (name: CushionName, noseFrom: Point, noseTo: Point, inward: Point): Cushion => ({
+    name,
+    noseFrom,
+    noseTo,
+    jawFrom: jaw,
+    jawTo: jaw,
+    inward,
+  });
+  return [
+    edge('right-head', { x: 0, y: 0 }, { x: half, y: 0 }, { x: 0, y: 1 }),
+    edge('right-foot', { x: half, y: 0 }, { x: length, y: 0 }, { x: 0, y: 1 }),
+    edge('foot', { x: length, y: 0 }, { x: length, y: width }, { x: -1, y: 0 }),
+    edge('left-foot', { x: length, y: width }, { x: half, y: width }, { x: 0, y: -1 }),
+    edge('left-head', { x: half, y: width }, { x: 0, y: width }, { x: 0, y: -1 }),
+    edge('head', { x: 0, y: width }, { x: 0, y: 0 }, { x: 1, y: 0 }),
+  ];
+}
+
 function jawPieces(cushion: Cushion, tip: Point, jaw: Jaw, pocketIsAhead: boolean): CushionPiece[] {
+  if (jaw.kind === 'none') return [];
   if (jaw.kind === 'curve') {
     return [{ kind: 'arc', cushion: cushion.name, centre: jaw.centre, radius: jaw.radius }];
   }

@@ -28,36 +28,41 @@ export interface ClothLines {
 /** Sights stand outside the nose, in the wood of the rail, metres. */
 export const SIGHT_SETBACK = 0.094;
 
-/** Distances of the snooker markings, metres: the published ones for a 12-ft table. */
-const BAULK_LINE = 0.737;
-const D_RADIUS = 0.292;
-const BLACK_FROM_TOP = 0.324;
+/** The published markings of a 12-ft table, metres; tables of other sizes take them in proportion. */
+const FULL_SIZE = { baulkLine: 0.737, dRadius: 0.292, blackFromTop: 0.324 };
 
-/** The spots of a table: head, centre and foot on pool, the six colours on snooker. */
+function baulkOf({ id, length, width }: TablePreset): typeof FULL_SIZE {
+  if (id === 'snooker-12ft') return FULL_SIZE;
+  return { baulkLine: length / 5, dRadius: width / 6, blackFromTop: length / 11 };
+}
+
+/** The spots of a table: head, centre and foot, the six colours, or only the rack's spot. */
 export function spotsOf(preset: TablePreset): readonly Spot[] {
   const { length, width } = preset;
   const middle = width / 2;
-  if (preset.game === 'pool') {
+  if (preset.markings === 'head string') {
     return [
       { name: 'head', at: { x: length / 4, y: middle } },
       { name: 'centre', at: { x: length / 2, y: middle } },
       { name: 'foot', at: { x: (3 * length) / 4, y: middle } },
     ];
   }
+  if (preset.markings === 'baulk') return [{ name: 'foot', at: { x: (3 * length) / 4, y: middle } }];
+  const { baulkLine, dRadius, blackFromTop } = baulkOf(preset);
   return [
-    { name: 'yellow', at: { x: BAULK_LINE, y: middle - D_RADIUS } },
-    { name: 'brown', at: { x: BAULK_LINE, y: middle } },
-    { name: 'green', at: { x: BAULK_LINE, y: middle + D_RADIUS } },
+    { name: 'yellow', at: { x: baulkLine, y: middle - dRadius } },
+    { name: 'brown', at: { x: baulkLine, y: middle } },
+    { name: 'green', at: { x: baulkLine, y: middle + dRadius } },
     { name: 'blue', at: { x: length / 2, y: middle } },
     { name: 'pink', at: { x: (3 * length) / 4, y: middle } },
-    { name: 'black', at: { x: length - BLACK_FROM_TOP, y: middle } },
+    { name: 'black', at: { x: length - blackFromTop, y: middle } },
   ];
 }
 
 export function clothLinesOf(preset: TablePreset): ClothLines {
-  return preset.game === 'pool'
-    ? { acrossAt: preset.length / 4 }
-    : { acrossAt: BAULK_LINE, dRadius: D_RADIUS };
+  if (preset.markings === 'head string') return { acrossAt: preset.length / 4 };
+  const { baulkLine, dRadius } = baulkOf(preset);
+  return { acrossAt: baulkLine, dRadius };
 }
 
 /** The sights in the rails of a pool table, none on a snooker table. */

@@ -17,7 +17,9 @@ describe('a pool table', () => {
     const turn = (name: string, end: 'jawTo' | 'jawFrom') => {
       const cushion = POOL.cushions.find((each) => each.name === name)!;
       const tip = end === 'jawTo' ? cushion.noseTo : cushion.noseFrom;
-      const { back } = cushion[end];
+      const jaw = cushion[end];
+      if (jaw.kind === 'none') throw new Error('a jaw is missing');
+      const { back } = jaw;
       return (Math.atan2(back.y - tip.y, back.x - tip.x) * 180) / Math.PI;
     };
     // Into the foot-right corner the axis points to −45°.

@@ -1,7 +1,14 @@
-import { buildCushions, cushionPieces, type Cushion, type CushionPiece } from './cushions.ts';
+import {
+  buildCushions,
+  buildPlainCushions,
+  cushionPieces,
+  type Cushion,
+  type CushionPiece,
+} from './cushions.ts';
 import { buildPockets, type Pocket, type PocketName } from './pockets.ts';
 import type { MotionParameters } from './parameters.ts';
-import { TABLE_PRESETS, type PresetId, type TablePreset } from './preset.ts';
+import type { PresetId, TablePreset } from './preset.ts';
+import { TABLE_PRESETS } from './presets.ts';
 
 /** A table as the simulator and the drawing know it. */
 export interface Table {
@@ -19,22 +26,39 @@ export interface Table {
  * @param overrides parameters measured on the real table that replace the preset's
  */
 export function buildTable(id: PresetId, overrides: Partial<MotionParameters> = {}): Table {
-  const preset = TABLE_PRESETS[id];
-  const cushions = buildCushions(preset);
+  return buildCustomTable(TABLE_PRESETS[id], overrides, true);
+}
+
+/**
+ * Builds a table from any description.
+ * @param pockets false for a table whose cushions run from corner to corner
+ */
+export function buildCustomTable(
+  preset: TablePreset,
+  overrides: Partial<MotionParameters>,
+  pockets: boolean,
+): Table {
+  const cushions = pockets ? buildCushions(preset) : buildPlainCushions(preset);
   return {
     preset,
     length: preset.length,
     width: preset.width,
     cushions,
     pieces: cushionPieces(cushions),
-    pockets: buildPockets(preset),
+    pockets: pockets ? buildPockets(preset) : [],
     parameters: { ...preset.parameters, ...overrides },
   };
 }
 
-/** The same cloth without cushions and pockets: an endless bed, for aiming. */
+const endless = new WeakMap<Table, Table>();
+
+/** The same cloth without cushions and pockets: an endless bed, for aiming. The same table gives the same bed. */
 export function withoutCushions(table: Table): Table {
-  return { ...table, pieces: [], pockets: [] };
+  const known = endless.get(table);
+  if (known !== undefined) return known;
+  const bed = { ...table, pieces: [], pockets: [] };
+  endless.set(table, bed);
+  return bed;
 }
 
 export function pocketNamed(table: Table, name: PocketName): Pocket {
@@ -59,8 +83,11 @@ export function tableFingerprint(table: Table): string {
     p.ballFriction.b,
     p.ballFriction.c,
     p.cushionRestitution,
+    p.cushionRestitutionFall,
     p.cushionFriction,
     p.noseHeight,
+    p.bedRestitution,
+    p.endMass,
     p.gravity,
   ].join('|');
 }

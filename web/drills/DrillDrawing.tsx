@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
-import { CUE_BALL } from '../../core/drill/plannedShot.ts';
-import { layOut } from '../../core/drill/layout.ts';
+import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';

@@ -1,7 +1,8 @@
 import { SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { TABLE_PRESETS, PRESET_IDS } from '../../core/table/preset.ts';
+import { PRESET_IDS } from '../../core/table/preset.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillsQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { capital } from '../words/vocabulary.ts';

@@ -2,13 +2,13 @@ import { Button, Group, List, SegmentedControl, Stack, Table, Text, Title } from
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { CUE_BALL, type PlannedShot } from '../../core/drill/plannedShot.ts';
-import { layOut } from '../../core/drill/layout.ts';
+import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { measurePlace } from '../../core/table/place.ts';
-import { TABLE_PRESETS } from '../../core/table/preset.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillQuery, planQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { LineKey } from '../table/LineKey.tsx';

@@ -6,6 +6,7 @@ const CURVE_CUTS = 14;
 
 /** The jaw from its tip down to the back of the cushion, as points. */
 function jawPoints(tip: Point, jaw: Jaw, inward: Point): readonly Point[] {
+  if (jaw.kind === 'none') return [tip];
   const depthOf = (p: Point) => -((p.x - tip.x) * inward.x + (p.y - tip.y) * inward.y);
   if (jaw.kind === 'facing') {
     const share = Math.min(1, CUSHION_DEPTH / depthOf(jaw.back));

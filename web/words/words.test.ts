@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { measurePlace } from '../../core/table/place.ts';
-import { TABLE_PRESETS } from '../../core/table/preset.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { placingWords } from '../players/placingWords.ts';
 import { placeInDiamonds, placeInMillimetres } from './places.ts';
 import { alongAndAcross, ordinalNumber } from './units.ts';
