@@ -40,6 +40,7 @@ describe('axe finds nothing serious', () => {
     ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
     ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
     ['players', '/players', 'Petra Nightingale'],
+    ['lab', '/lab', 'What happens'],
     ['unknown address', '/nowhere', 'There is nothing at this address'],
   ])('on %s, in both schemes', async (_, path, text) => {
     if (!page.url().includes('127.0.0.1') || page.url().endsWith('/sign-in')) await signIn(page);

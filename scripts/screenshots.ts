@@ -84,6 +84,10 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/players');
     await page.getByText('Petra Nightingale').waitFor();
   },
+  lab: async (page) => {
+    await page.goto('/lab');
+    await page.getByText('What happens').waitFor();
+  },
   player: async (page) => {
     await page.goto('/players');
     await page.getByRole('link', { name: /Junia Marsh/ }).click();

@@ -54,6 +54,8 @@ export const BALL_COLOURS: Readonly<Record<string, string>> = {
   '5': '#DE7A2C',
   '6': '#2F7D4F',
   '7': '#7E2A33',
+  '8': '#2A2A2E',
+  '9': '#E9D58B',
   red: '#B3372B',
   yellow: '#E9C53B',
   green: '#2F7D4F',

@@ -4,8 +4,8 @@ import type { BallsState } from './state.ts';
 
 /** Slip on the cloth, as a share of the normal speed, below which a ball comes rolling. */
 const ROLLS = 1e-9;
-/** Stretches of the table of a rolling ball's rebounds; linear in between, off by some 1e-7 of the speed. */
-const STRETCHES = 2048;
+/** Stretches of the table of a rolling ball's rebounds; linear in between, off by some 1e-6 of the speed. */
+const STRETCHES = 512;
 
 /** Rebounds balls from cushions; owns its scratch and tables, so one a simulation. */
 export interface CushionSolver {

@@ -22,8 +22,56 @@ const FASTEST = 6;
 /** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
 const GRAZE = 0.999;
 
-/** The two balls of one impact: thousands are asked for at a time, and each is over before the next begins. */
+/**
+ * The two balls of one impact, and what is asked of it. A window asks for hundreds of thousands of impacts, each over
+ * before the next begins; kept here, none of them makes an object or a function of its own.
+ */
 const pair = createState(2);
+const STILL = { id: '', x: 0, y: 0, vx: 0, vy: 0, wx: 0, wy: 0, wz: 0 };
+let preparedFor: Table | undefined;
+let toObject = 0;
+let apart = 1;
+let reach = 1;
+
+/** Gives the two balls the size and mass of a table's balls. */
+function prepare(table: Table): void {
+  if (preparedFor === table) return;
+  const { ballRadius: radius, ballMass: mass } = table.preset;
+  for (const i of [0, 1]) placeBall(pair, i, { ...STILL, radius, mass }, table.parameters);
+  reach = contactDistance(radius, radius);
+  preparedFor = table;
+}
+
+function setMotion(i: number, vx: number, vy: number, wx: number, wy: number): void {
+  pair.vx[i] = vx;
+  pair.vy[i] = vy;
+  pair.vz[i] = 0;
+  pair.wx[i] = wx;
+  pair.wy[i] = wy;
+  pair.wz[i] = 0;
+}
+
+/** Speed at which a ball must be met at a cut to come in as it should. */
+function neededSpeed(table: Table, target: PotTarget, cosCut: number): number {
+  return (2 * target.acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut);
+}
+
+/** Direction in which the object ball leaves, against the wanted one, for a cue ball sent `off` the full line. */
+function leaves(table: Table, target: PotTarget, off: number): number {
+  const radius = table.preset.ballRadius;
+  const direction = toObject + off;
+  const lineOfCentres = direction - Math.asin((apart * Math.sin(off)) / reach);
+  const cosCut = Math.max(Math.cos(lineOfCentres - direction), 1e-3);
+  const speed = Math.min(FASTEST, neededSpeed(table, target, cosCut));
+  const vx = speed * Math.cos(direction);
+  const vy = speed * Math.sin(direction);
+  setMotion(0, vx, vy, -vy / radius, vx / radius);
+  setMotion(1, 0, 0, 0, 0);
+  pair.x[1] = reach * Math.cos(lineOfCentres);
+  pair.y[1] = reach * Math.sin(lineOfCentres);
+  collideBalls(pair, 0, 1, table.parameters);
+  return wrapAngle(Math.atan2(pair.vy[1]!, pair.vx[1]!) - target.acceptance.middle);
+}
 
 /**
  * The chance that a player pots a ball from a place: the share of a normal error of the cue ball's direction
@@ -35,46 +83,19 @@ const pair = createState(2);
  */
 export function potChance(table: Table, cue: Point, target: PotTarget, errorRad: number): number {
   const { object, acceptance } = target;
-  const { ballRadius: radius, ballMass: mass } = table.preset;
-  const apart = distance(cue, object);
-  const reach = contactDistance(radius, radius);
-  const ball = { id: '', x: 0, y: 0, radius, mass, vx: 0, vy: 0, wx: 0, wy: 0, wz: 0 };
+  prepare(table);
+  apart = distance(cue, object);
   if (apart < reach) return 0;
-  const toObject = bearing(cue, object);
+  toObject = bearing(cue, object);
   const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE;
-
-  /** Direction in which the object ball leaves, against the wanted one, for a cue ball sent `off` the full line. */
-  const leaves = (off: number): number => {
-    const direction = toObject + off;
-    const lineOfCentres = direction - Math.asin((apart * Math.sin(off)) / reach);
-    const cosCut = Math.max(Math.cos(lineOfCentres - direction), 1e-3);
-    const speed = Math.min(
-      FASTEST,
-      (2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut),
-    );
-    const vx = speed * Math.cos(direction);
-    const vy = speed * Math.sin(direction);
-    placeBall(pair, 0, { ...ball, vx, vy, wx: -vy / radius, wy: vx / radius }, table.parameters);
-    placeBall(
-      pair,
-      1,
-      { ...ball, x: reach * Math.cos(lineOfCentres), y: reach * Math.sin(lineOfCentres) },
-      table.parameters,
-    );
-    collideBalls(pair, 0, 1, table.parameters);
-    return wrapAngle(Math.atan2(pair.vy[1]!, pair.vx[1]!) - acceptance.middle);
-  };
-
   const half = 0.5 * (acceptance.high - acceptance.low);
   // A cue ball sent farther left meets the ball on its left and sends it to the right: `leaves` falls.
-  const leftmost = leaves(-widest);
-  const rightmost = leaves(widest);
-  if (!(leftmost > half && rightmost < -half)) return 0;
-  const low = rootBetween((off) => leaves(off) - half, -widest, widest, 1e-7);
-  const high = rootBetween((off) => leaves(off) + half, -widest, widest, 1e-7);
+  if (!(leaves(table, target, -widest) > half && leaves(table, target, widest) < -half)) return 0;
+  const low = rootBetween((off) => leaves(table, target, off) - half, -widest, widest, 1e-7);
+  const high = rootBetween((off) => leaves(table, target, off) + half, -widest, widest, 1e-7);
   const middle = 0.5 * (low + high);
   const cosCut = Math.cos(Math.asin((apart * Math.sin(middle)) / reach));
-  const needed = (2 * acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut);
+  const needed = neededSpeed(table, target, cosCut);
   const control = Math.min(1, Math.max(0, (FASTEST - needed) / (FASTEST - CONTROLLED)));
   return control * (2 * normalCdf((high - low) / (2 * errorRad)) - 1);
 }

@@ -13,6 +13,7 @@ const ROOMS = [
   { to: '/drills', name: 'Drills' },
   { to: '/lesson', name: 'Lesson' },
   { to: '/players', name: 'Players' },
+  { to: '/lab', name: 'Lab' },
 ] as const;
 
 /** The rail along the top with a sight for every room, and the room below it. */

@@ -1,4 +1,11 @@
-import { useMemo, useRef, type MouseEvent, type ReactNode } from 'react';
+import {
+  useMemo,
+  useRef,
+  type KeyboardEvent,
+  type MouseEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react';
 import type { Point } from '../../core/math/point.ts';
 import { clothLinesOf, sightsOf, spotsOf } from '../../core/table/markings.ts';
 import type { Table } from '../../core/table/table.ts';
@@ -14,6 +21,10 @@ interface TableDrawingProps {
   readonly orientation?: Orientation;
   /** Called with the place that was tapped, metres. */
   readonly onTap?: (place: Point) => void;
+  /** Called while a finger or the mouse is down: where it came down, where it moves, and when it is lifted. */
+  readonly onDrag?: (phase: 'down' | 'move' | 'up', place: Point) => void;
+  /** With it the drawing takes the focus and is worked by keys. */
+  readonly onKey?: (event: KeyboardEvent) => void;
   readonly children?: ReactNode;
 }
 
@@ -23,27 +34,52 @@ export function TableDrawing({
   label,
   orientation = 'landscape',
   onTap,
+  onDrag,
+  onKey,
   children,
 }: TableDrawingProps) {
-  const svg = useRef<SVGSVGElement>(null);
   const projection = useMemo(() => projectionOf(table, orientation), [table, orientation]);
 
-  function tap(event: MouseEvent) {
-    const matrix = svg.current?.getScreenCTM();
-    if (onTap === undefined || matrix === null || matrix === undefined) return;
+  const down = useRef(false);
+
+  function placeOf(event: MouseEvent<SVGSVGElement>): Point | undefined {
+    const matrix = event.currentTarget.getScreenCTM();
+    if (matrix === null) return undefined;
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    onTap(projection.toCloth(at.x, at.y));
+    return projection.toCloth(at.x, at.y);
+  }
+
+  function tap(event: MouseEvent<SVGSVGElement>) {
+    const place = placeOf(event);
+    if (place !== undefined) onTap?.(place);
+  }
+
+  function drag(phase: 'down' | 'move' | 'up', event: PointerEvent<SVGSVGElement>) {
+    if (onDrag === undefined) return;
+    if (phase === 'down') event.currentTarget.setPointerCapture(event.pointerId);
+    else if (!down.current) return;
+    down.current = phase !== 'up';
+    const place = placeOf(event);
+    if (place !== undefined) onDrag(phase, place);
   }
 
   return (
     <svg
-      ref={svg}
       className="table-drawing"
       viewBox={`0 0 ${projection.width} ${projection.height}`}
-      role="img"
+      role={onKey === undefined ? 'img' : 'application'}
       aria-label={label}
+      tabIndex={onKey === undefined ? undefined : 0}
+      onKeyDown={onKey}
       onClick={onTap === undefined ? undefined : tap}
-      style={onTap === undefined ? undefined : { cursor: 'crosshair' }}
+      onPointerDown={(event) => drag('down', event)}
+      onPointerMove={(event) => drag('move', event)}
+      onPointerUp={(event) => drag('up', event)}
+      style={
+        onTap === undefined && onDrag === undefined
+          ? undefined
+          : { cursor: 'crosshair', ...(onDrag === undefined ? {} : { touchAction: 'none' }) }
+      }
     >
       <ProjectionContext value={projection}>
         <Bed projection={projection} />

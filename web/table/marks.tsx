@@ -16,21 +16,36 @@ interface BallMarkProps {
   readonly at: Point;
   /** Written beside the ball; nothing beside the cue ball. */
   readonly name?: string;
+  /** Metres; the object balls' when left out. */
+  readonly radius?: number;
+  /** The ball in hand. */
+  readonly selected?: boolean;
 }
 
 /** A ball to scale, its number or name beside it. */
-export function BallMark({ id, at, name }: BallMarkProps) {
+export function BallMark({ id, at, name, radius: metres, selected = false }: BallMarkProps) {
   const projection = useProjection();
   const unit = useUnit();
   const [x, y] = projection.toDrawing(at);
-  const radius = 1000 * projection.table.preset.ballRadius;
+  const radius = 1000 * (metres ?? projection.table.preset.ballRadius);
   return (
     <g>
+      {selected && (
+        <circle
+          cx={x}
+          cy={y}
+          r={radius + 9 * unit}
+          fill="none"
+          stroke={colour('coral')}
+          strokeWidth={2 * unit}
+          strokeDasharray={`${4 * unit} ${3 * unit}`}
+        />
+      )}
       <circle
         cx={x}
         cy={y}
         r={radius}
-        fill={BALL_COLOURS[id] ?? colour('muted')}
+        fill={BALL_COLOURS[id] ?? BALL_COLOURS[id.split(' ')[0] ?? ''] ?? colour('muted')}
         stroke={colour('ink')}
         strokeWidth={4}
       />
@@ -74,10 +89,12 @@ interface PathMarkProps {
   readonly path: BallPath;
   readonly duration: number;
   readonly kind: 'cue' | 'object';
+  /** The path of another stroke, kept to compare: thinner and paler. */
+  readonly kept?: boolean;
 }
 
 /** Where a ball goes: the cue ball's way solid, an object ball's dotted. */
-export function PathMark({ path, duration, kind }: PathMarkProps) {
+export function PathMark({ path, duration, kind, kept = false }: PathMarkProps) {
   const projection = useProjection();
   const unit = useUnit();
   return (
@@ -85,7 +102,8 @@ export function PathMark({ path, duration, kind }: PathMarkProps) {
       d={pathText(projection, samplePath(path, duration))}
       fill="none"
       stroke={kind === 'cue' ? colour('indigo') : colour('ink')}
-      strokeWidth={(kind === 'cue' ? 3.4 : 2.6) * unit}
+      strokeWidth={(kind === 'cue' ? 3.4 : 2.6) * (kept ? 0.6 : 1) * unit}
+      opacity={kept ? 0.55 : undefined}
       strokeDasharray={kind === 'cue' ? undefined : `${0.1 * unit} ${6 * unit}`}
       strokeLinecap="round"
       strokeLinejoin="round"
@@ -152,4 +170,30 @@ export function ErrorArrow({ from, to }: ErrorArrowProps) {
       <circle cx={x} cy={y} r={5 * unit} stroke="none" />
     </g>
   );
+}
+
+interface AimMarkProps {
+  readonly from: Point;
+  readonly to: Point;
+}
+
+/** The line of aim: from the cue ball to the handle by which it is turned. */
+export function AimMark({ from, to }: AimMarkProps) {
+  const projection = useProjection();
+  const unit = useUnit();
+  const [x, y] = projection.toDrawing(to);
+  return (
+    <g stroke={colour('coral')} strokeWidth={1.8 * unit} fill={colour('surface')}>
+      <path d={pathText(projection, [from, to])} strokeDasharray={`${7 * unit} ${4 * unit}`} />
+      <circle cx={x} cy={y} r={9 * unit} />
+    </g>
+  );
+}
+
+/** Where a ball meets another or a cushion: a small open ring. */
+export function ContactMark({ at }: { readonly at: Point }) {
+  const projection = useProjection();
+  const unit = useUnit();
+  const [x, y] = projection.toDrawing(at);
+  return <circle cx={x} cy={y} r={4 * unit} fill="none" stroke={colour('coral')} strokeWidth={1.6 * unit} />;
 }

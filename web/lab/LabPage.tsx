@@ -1,0 +1,259 @@
+import { Alert, Button, Group, Modal, Select, Stack, Switch, Text, Textarea, Title } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
+import { useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useSearchParams } from 'react-router';
+import { toRadians, wrapAngle } from '../../core/math/angle.ts';
+import { marksOf } from '../../core/motion/marks.ts';
+import type { Shot } from '../../core/motion/shot.ts';
+import { simulate } from '../../core/motion/simulate.ts';
+import { PRESET_IDS } from '../../core/table/preset.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { KeyCap } from '../app/KeyCap.tsx';
+import { BallPanel } from './BallPanel.tsx';
+import {
+  addBall,
+  firstShot,
+  moveBall,
+  readShotText,
+  removeBall,
+  shotFromLink,
+  shotText,
+  shotToLink,
+} from './labShot.ts';
+import { labReducer, startLab, withParameters, withStrike } from './labState.ts';
+import { LabTable } from './LabTable.tsx';
+import { eventTime, ReplayBar } from './ReplayBar.tsx';
+import { StrokePanel } from './StrokePanel.tsx';
+import { EventList } from './EventList.tsx';
+import { useReplay } from './replay.ts';
+
+/** What the bed gives back when balls may leave it. */
+const LIVELY_BED = 0.5;
+/** Strokes that can send a ball off the table: a butt raised so far, or a pace like a break. */
+const STEEP_RAD = toRadians(25);
+const FAST = 7;
+
+/** A table to try a shot on: set the balls, set the stroke, see what it does and why. */
+export function LabPage() {
+  const [params, setParams] = useSearchParams();
+  const [state, dispatch] = useReducer(labReducer, undefined, () =>
+    startLab(shotFromLink(params.get('shot') ?? '') ?? firstShot('pool-9ft')),
+  );
+  const { shot, kept, selected } = state;
+  const result = useMemo(() => simulate(shot, { paths: true }), [shot]);
+  const keptResult = useMemo(
+    () => (kept === undefined ? undefined : simulate({ ...shot, strike: kept }, { paths: true })),
+    [shot, kept],
+  );
+  const marks = useMemo(() => marksOf(result, shot.table), [result, shot.table]);
+  const replay = useReplay(result.duration);
+  const [file, fileDialog] = useDisclosure(false);
+
+  function change(next: Shot, sameStep = false) {
+    replay.reset();
+    dispatch({ kind: 'change', shot: next, sameStep });
+  }
+
+  const ball = shot.balls.find((each) => each.id === selected);
+  function key(event: KeyboardEvent) {
+    const arrow = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+    if (arrow !== undefined && ball !== undefined) {
+      const step = event.shiftKey ? shot.table.length / 32 : event.altKey ? 0.001 : 0.01;
+      const to = { x: ball.x + (arrow[0] ?? 0) * step, y: ball.y + (arrow[1] ?? 0) * step };
+      change(moveBall(shot, ball.id, to));
+      event.preventDefault();
+      return;
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      replay.reset();
+      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
+      event.preventDefault();
+      return;
+    }
+    const turn = (by: number) =>
+      change(withStrike(shot, { direction: wrapAngle(shot.strike.direction + toRadians(by)) }));
+    const pace = (by: number) =>
+      change(withStrike(shot, { speed: Math.min(10, Math.max(0.2, shot.strike.speed + by)) }));
+    const action = {
+      p: () => (replay.playing() ? replay.pause() : replay.play()),
+      n: () => {
+        const next =
+          shot.balls[(shot.balls.findIndex((each) => each.id === selected) + 1) % shot.balls.length];
+        if (next !== undefined) dispatch({ kind: 'select', id: next.id });
+      },
+      k: () => dispatch({ kind: 'keep' }),
+      '[': () => turn(event.altKey ? 0.01 : 0.1),
+      ']': () => turn(event.altKey ? -0.01 : -0.1),
+      '+': () => pace(0.05),
+      '-': () => pace(-0.05),
+      '.': () => replay.seek(eventTime(marks, replay.time() ?? 0, true) ?? result.duration),
+      ',': () => replay.seek(eventTime(marks, replay.time() ?? 0, false) ?? 0),
+    }[event.key];
+    if (action === undefined || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    action();
+  }
+
+  const lively = shot.table.parameters.bedRestitution > 0;
+  const risky = shot.strike.speed >= FAST || shot.strike.elevation >= STEEP_RAD;
+  const leaves = result.events.some((event) => event.kind === 'off-table');
+  return (
+    <div className="lab">
+      <Stack gap={8}>
+        <Group justify="space-between" align="end">
+          <Title order={1}>Lab</Title>
+          <Group gap={8}>
+            <Select
+              aria-label="Table"
+              size="sm"
+              w={230}
+              allowDeselect={false}
+              data={PRESET_IDS.map((id) => ({ value: id, label: TABLE_PRESETS[id].name }))}
+              value={shot.table.preset.id}
+              onChange={(value) => {
+                const id = PRESET_IDS.find((each) => each === value);
+                if (id !== undefined) change(firstShot(id));
+              }}
+            />
+            <Switch
+              label="Balls may hop"
+              checked={lively}
+              onChange={(event) =>
+                change(withParameters(shot, { bedRestitution: event.currentTarget.checked ? LIVELY_BED : 0 }))
+              }
+            />
+          </Group>
+        </Group>
+        <LabTable
+          shot={shot}
+          result={result}
+          marks={marks}
+          keptResult={keptResult}
+          selected={selected}
+          replay={replay}
+          onSelect={(id) => {
+            replay.reset();
+            dispatch({ kind: 'select', id });
+          }}
+          onMove={(id, to, sameStep) => change(moveBall(shot, id, to), sameStep)}
+          onAim={(direction, sameStep) => change(withStrike(shot, { direction }), sameStep)}
+          onKey={key}
+        />
+        <ReplayBar replay={replay} duration={result.duration} marks={marks} />
+        {(risky || leaves) && (
+          <Alert color="coral" variant="outline" p="xs">
+            {leaves ? 'A ball leaves the table. ' : 'A stroke like this can send a ball off the table. '}
+            Clear the landing side, mind eyes and glass; some halls forbid it, and the house rules win.
+          </Alert>
+        )}
+        <section className="card" aria-labelledby="events-title">
+          <Title order={2} size="h4" id="events-title">
+            What happens
+          </Title>
+          <EventList marks={marks} replay={replay} />
+        </section>
+      </Stack>
+      <div className="lab-side">
+        <Group gap={6}>
+          <Button
+            size="xs"
+            variant="default"
+            disabled={state.past.length === 0}
+            onClick={() => dispatch({ kind: 'undo' })}
+          >
+            Undo
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            disabled={state.future.length === 0}
+            onClick={() => dispatch({ kind: 'redo' })}
+          >
+            Redo
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() => dispatch({ kind: kept === undefined ? 'keep' : 'drop kept' })}
+          >
+            {kept === undefined ? 'Keep to compare' : 'Drop the kept'}
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() => setParams({ shot: shotToLink(shot) }, { replace: true })}
+          >
+            Link
+          </Button>
+          <Button size="xs" variant="default" onClick={fileDialog.open}>
+            File
+          </Button>
+        </Group>
+        <StrokePanel
+          strike={shot.strike}
+          onChange={(part, sameStep) => change(withStrike(shot, part), sameStep)}
+        />
+        <BallPanel
+          shot={shot}
+          selected={selected}
+          onSelect={(id) => dispatch({ kind: 'select', id })}
+          onMove={(id, to) => change(moveBall(shot, id, to))}
+          onAdd={(id) => change(addBall(shot, id))}
+          onRemove={(id) => change(removeBall(shot, id))}
+        />
+        <Text size="sm" c="dimmed">
+          Drag a ball, or drag on the cloth to aim. With the table in focus: arrows move the ball in hand
+          (Shift a quarter diamond, Alt 1 mm), <KeyCap>N</KeyCap> next ball, <KeyCap>[</KeyCap>{' '}
+          <KeyCap>]</KeyCap> turn the aim, <KeyCap>+</KeyCap> <KeyCap>-</KeyCap> pace, <KeyCap>.</KeyCap>{' '}
+          <KeyCap>,</KeyCap> events, <KeyCap>K</KeyCap> keep to compare.
+        </Text>
+      </div>
+      <Modal
+        opened={file}
+        onClose={fileDialog.close}
+        title="Shot file"
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
+        <ShotFileForm
+          shot={shot}
+          onRead={(read) => {
+            change(read);
+            fileDialog.close();
+          }}
+        />
+      </Modal>
+    </div>
+  );
+}
+
+/** The shot as its open file: copy it from here, or put another one in. */
+function ShotFileForm({ shot, onRead }: { readonly shot: Shot; readonly onRead: (shot: Shot) => void }) {
+  const [text, setText] = useState(() => shotText(shot));
+  const [error, setError] = useState<string>();
+  return (
+    <Stack>
+      <Textarea
+        label="jolly-rail/shot, version 1"
+        autosize
+        minRows={8}
+        maxRows={16}
+        value={text}
+        error={error}
+        onChange={(event) => setText(event.currentTarget.value)}
+      />
+      <Button
+        onClick={() => {
+          try {
+            const read = readShotText(text);
+            simulate(read);
+            onRead(read);
+          } catch (cause) {
+            setError(cause instanceof Error ? cause.message : 'this is no shot');
+          }
+        }}
+      >
+        Read this shot
+      </Button>
+    </Stack>
+  );
+}

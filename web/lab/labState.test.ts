@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { contactDistance } from '../../core/motion/ballBall.ts';
+import { simulate } from '../../core/motion/simulate.ts';
+import {
+  addableBalls,
+  addBall,
+  firstShot,
+  freePlace,
+  moveBall,
+  removeBall,
+  shotFromLink,
+  shotToLink,
+} from './labShot.ts';
+import { labReducer, startLab, withStrike, type LabState } from './labState.ts';
+
+describe('the lab', () => {
+  it('undone to the start and redone to the end is the same', () => {
+    const move = fc.record({
+      id: fc.constantFrom('cue', '1', '2'),
+      x: fc.double({ min: -1, max: 4, noNaN: true }),
+      y: fc.double({ min: -1, max: 3, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(move, { minLength: 1, maxLength: 12 }), (moves) => {
+        let state: LabState = startLab(firstShot('pool-9ft'));
+        for (const { id, x, y } of moves)
+          state = labReducer(state, { kind: 'change', shot: moveBall(state.shot, id, { x, y }) });
+        const end = state.shot;
+        for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'undo' });
+        expect(state.shot).toEqual(firstShot('pool-9ft'));
+        for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'redo' });
+        expect(state.shot).toEqual(end);
+      }),
+      { seed: 5, numRuns: 60 },
+    );
+  });
+
+  it('never puts a ball off the cloth or into another one, wherever it is dragged', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -1, max: 4, noNaN: true }),
+        fc.double({ min: -1, max: 3, noNaN: true }),
+        (x, y) => {
+          const shot = moveBall(firstShot('eight-7ft'), 'cue', { x, y });
+          const [cue, ...others] = shot.balls;
+          for (const other of others) {
+            const least = contactDistance(cue?.radius ?? 0, other.radius);
+            expect(Math.hypot((cue?.x ?? 0) - other.x, (cue?.y ?? 0) - other.y)).toBeGreaterThan(
+              least - 1e-6,
+            );
+          }
+          expect(() => simulate(shot)).not.toThrow();
+        },
+      ),
+      { seed: 6, numRuns: 200 },
+    );
+  });
+
+  it('adds and takes away balls, and offers those that are not there', () => {
+    const shot = addBall(firstShot('snooker-12ft'), 'black');
+    expect(addableBalls(shot)).not.toContain('black');
+    expect(simulate(shot).complete).toBe(true);
+    expect(addableBalls(removeBall(shot, 'black'))).toContain('black');
+    const spot = freePlace(shot, 'pink', shot.balls[1] ?? { x: 0, y: 0 });
+    expect(Math.hypot(spot.x - (shot.balls[1]?.x ?? 0), spot.y - (shot.balls[1]?.y ?? 0))).toBeGreaterThan(
+      0.05,
+    );
+  });
+
+  it('goes into an address and comes back from it; anything else is no shot', () => {
+    const shot = withStrike(firstShot('pool-9ft'), { speed: 3.5, tip: { side: 0.2, height: -0.1 } });
+    const back = shotFromLink(shotToLink(shot));
+    expect(back?.balls).toEqual(shot.balls);
+    expect(back?.strike.tip).toEqual(shot.strike.tip);
+    expect(back?.strike.direction).toBeCloseTo(shot.strike.direction, 12);
+    expect(shotFromLink('nonsense')).toBeUndefined();
+    expect(shotFromLink('')).toBeUndefined();
+  });
+});
