@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { countClubs } from './db/queries/clubs.ts';
 import {
   cookieOf,
   createTestApp,
@@ -23,6 +24,18 @@ const FIRST = {
 };
 
 describe('a new installation', () => {
+  it('that several first visitors open at once gets one club, and the others are told', async () => {
+    const fresh = await createTestApp();
+    const replies = await Promise.all(
+      Array.from({ length: 6 }, (_, i) =>
+        post(fresh.app, '/api/club', { ...FIRST, club: `Wharf ${i}`, email: `v${i}@tern.example` }),
+      ),
+    );
+    expect(replies.map((reply) => reply.status).sort()).toEqual([201, 409, 409, 409, 409, 409]);
+    expect(await countClubs(fresh.pool)).toBe(1);
+    await fresh.close();
+  });
+
   it('is empty, and its first visitor makes the club and is signed in as its coach', async () => {
     expect(await (await test.app.request('/api/welcome')).json()).toEqual({ empty: true, demo: [] });
     const short = await post(test.app, '/api/club', { ...FIRST, password: 'short' });

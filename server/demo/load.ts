@@ -13,7 +13,7 @@ import { buildTable, tableFingerprint } from '../../core/table/table.ts';
 import { hashPassword } from '../auth/password.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';
 import { storeBenchmark } from '../db/queries/benchmarks.ts';
-import { countClubs, insertClub } from '../db/queries/clubs.ts';
+import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { listDrills } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { endRound, insertRound } from '../db/queries/rounds.ts';
@@ -56,6 +56,7 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
   );
   await inTransaction(pool, async (db) => {
     const clubId = idOf(DEMO_CLUB);
+    await claimInstallation(db);
     await insertClub(db, clubId, DEMO_CLUB);
     const tables: ClubTable[] = DEMO_TABLES.map((table) => ({ id: idOf(table.name), ...table }));
     for (const table of tables) await insertTable(db, clubId, table);

@@ -5,10 +5,10 @@ import { newClubSchema, signInSchema, type Welcome } from '../../core/records/cl
 import { hashPassword, passwordFits } from '../auth/password.ts';
 import { closeSession, openSession, requireSession, type SignedIn } from '../auth/session.ts';
 import { SignInThrottle } from '../auth/throttle.ts';
-import { countClubs, insertClub } from '../db/queries/clubs.ts';
+import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { findSignIn, insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
-import { inTransaction } from '../db/pool.ts';
+import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
@@ -42,10 +42,10 @@ export function accountRoutes(deps: Dependencies) {
     const passwordHash = await hashPassword(body.password);
     const coach = randomUUID();
     await inTransaction(deps.pool, async (db) => {
-      // Two first visitors at once: the second waits here and then finds a club.
-      const [rows] = await db.query('SELECT id FROM clubs LOCK IN SHARE MODE');
-      if (Array.isArray(rows) && rows.length > 0)
-        throw new Refusal(409, 'this installation already has its club');
+      // Two first visitors at once: the second waits here and is then refused.
+      await claimInstallation(db).catch((error: unknown) => {
+        throw isDuplicate(error) ? new Refusal(409, 'this installation already has its club') : error;
+      });
       const clubId = randomUUID();
       await insertClub(db, clubId, body.club.trim());
       await insertPerson(db, {
