@@ -43,9 +43,11 @@ describe('with the keyboard alone', () => {
     await page.getByRole('combobox', { name: 'Player' }).waitFor();
     await tabToPlayer();
     await page.keyboard.type('Junia');
-    await page.getByRole('option', { name: 'Junia Marsh' }).waitFor();
+    await expect.poll(() => page.getByRole('option').count()).toBe(1);
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
+    const player = page.getByRole('combobox', { name: 'Player' });
+    await expect.poll(() => player.inputValue()).toBe('Junia Marsh');
     await tabTo(/^Start$/);
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: /^Potted/ }).waitFor();

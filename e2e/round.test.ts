@@ -100,6 +100,17 @@ describe('a coach at the table', () => {
     await storedAttempts(page, 1);
   });
 
+  it('loses nothing when the page is loaded anew in the very moment of an entry', async () => {
+    await startRound(page, 'Marit Quill');
+    // The key and the reload in one breath: the browser's database has not answered yet.
+    await page.evaluate(() => {
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'x' }));
+      window.location.reload();
+    });
+    await reads(page.getByTestId('shot'), '2 / 10');
+    await storedAttempts(page, 1);
+  });
+
   it('goes on where it was after a reload', async () => {
     await startRound(page, 'Marit Quill');
     await click(planned);

@@ -6,7 +6,7 @@ import { ApiError, call, OfflineError } from '../api/client.ts';
  * What was scored and is not yet stored by the server. Kept in the browser's database first and sent in order
  * when the server can be reached; every request may be sent again without harm, so a lost reply costs nothing.
  */
-const sendingSchema = object({
+export const sendingSchema = object({
   roundId: string().required(),
   method: string()
     .oneOf(['PUT', 'POST', 'DELETE'] as const)

@@ -1,6 +1,7 @@
 import { get as read, set as write } from 'idb-keyval';
 import { openRoundSchema, type OpenRound } from '../../core/records/club.ts';
 import { get, OfflineError } from '../api/client.ts';
+import { readJournal, strikeFromJournal, writeToJournal, type JournalEntry } from './journal.ts';
 import { enqueue, isWaiting } from './outbox.ts';
 import type { Change, Scoring } from './scoring.ts';
 
@@ -47,6 +48,7 @@ export function openRound(open: OpenRound): Promise<void> {
 
 /** The round as this device knows it while something of it waits to be sent, else as the server has it. */
 export async function loadRound(id: string): Promise<OpenRound> {
+  await recovered;
   const own = await readRound(id);
   if (own !== undefined && (await isWaiting(id))) return own;
   try {
@@ -84,16 +86,39 @@ function requestOf(roundId: string, change: Change) {
   };
 }
 
-/** Keeps a step of scoring on this device and queues its changes. */
+async function store({ open, sendings }: JournalEntry): Promise<void> {
+  await write(key(open.round.id), open);
+  for (const sending of sendings) await enqueue(sending);
+}
+
+/**
+ * Keeps a step of scoring on this device and queues its changes. The browser's database takes a moment, in which the
+ * page may be closed or loaded anew: the journal has the step at once.
+ */
 export function keepStep(open: OpenRound, scoring: Scoring, changes: readonly Change[]): Promise<void> {
+  const round = {
+    ...open.round,
+    attempts: [...scoring.attempts],
+    endedAt: scoring.ended?.at ?? null,
+    early: scoring.ended?.early ?? null,
+  };
+  const sendings = changes.map((change) => ({ roundId: round.id, ...requestOf(round.id, change) }));
+  const entry = { id: crypto.randomUUID(), open: { ...open, round }, sendings };
+  writeToJournal(entry);
   return inOrder(async () => {
-    const round = {
-      ...open.round,
-      attempts: [...scoring.attempts],
-      endedAt: scoring.ended?.at ?? null,
-      early: scoring.ended?.early ?? null,
-    };
-    await write(key(round.id), { ...open, round });
-    for (const change of changes) await enqueue({ roundId: round.id, ...requestOf(round.id, change) });
+    await store(entry);
+    strikeFromJournal(entry.id);
   });
 }
+
+/** Takes up what the page before this one could no longer store; each request may be sent again without harm. */
+function recover(): Promise<void> {
+  return inOrder(async () => {
+    for (const entry of readJournal()) {
+      await store(entry);
+      strikeFromJournal(entry.id);
+    }
+  });
+}
+
+const recovered = recover();
