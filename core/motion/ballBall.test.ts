@@ -175,7 +175,7 @@ describe('a stun shot', () => {
 
 describe('any collision', () => {
   const random = createRandom(31);
-  const any = () => 6 * (random.uniform() - 0.5);
+  const draw = () => 6 * (random.uniform() - 0.5);
 
   /** Two balls in touch with any motion, perhaps of unlike size. */
   function pairInTouch(unlike: boolean) {
@@ -194,11 +194,11 @@ describe('any collision', () => {
           y: i * reach * Math.sin(angle),
           radius,
           mass: unlike ? 0.1 + 0.1 * random.uniform() : 0.17,
-          vx: any(),
-          vy: any(),
-          wx: 40 * any(),
-          wy: 40 * any(),
-          wz: 40 * any(),
+          vx: draw(),
+          vy: draw(),
+          wx: 40 * draw(),
+          wy: 40 * draw(),
+          wz: 40 * draw(),
         },
         real.parameters,
       );

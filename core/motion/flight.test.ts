@@ -57,7 +57,7 @@ describe('a ball in the air', () => {
     expect(back.events.some((event) => event.kind === 'ball-cushion')).toBe(true);
   });
 
-  it('never gains energy, whatever it meets', () => {
+  it('comes to an end on the table, in a pocket or off it, whatever it meets', () => {
     for (let k = 0; k < 40; k++) {
       const { rest, complete } = simulateMotion(table, [
         moving(ball('cue', 0.4, 0.3 + 0.015 * k), { vx: 3, vy: 0.1 * k, vz: 0.04 * k, wz: 10 * (k - 20) }),

@@ -16,7 +16,7 @@ export function hertzStiffness(r1: number, r2: number): number {
 /**
  * Damping that makes the contact lose speed by the restitution e whatever the speed: the force has the further part
  * α·√(m·k)·δ^(1/4)·δ′ with α = −√5·ln e/√(π² + ln² e). Form: Y. Tsuji, T. Tanaka and T. Ishida, Powder Technology 71
- * (1992); closed form of α: S. J. Antypov and J. A. Elliott, EPL 94 (2011).
+ * (1992); closed form of α: D. Antypov and J. A. Elliott, EPL 94 (2011).
  * @param restitution e, 0 < e ≤ 1; @param mass effective, kg; @param stiffness k, N/m^(3/2)
  */
 export function hertzDamping(restitution: number, mass: number, stiffness: number): number {

@@ -74,10 +74,10 @@ export function TipPicker({ tip, onChange }: TipPickerProps) {
   );
 }
 
-/** "0.20 right, 0.10 below centre", in ball radii. */
+/** "off centre: 0.20 right, 0.10 below", in ball radii. */
 export function tipWords({ side, height }: Tip): string {
   const parts: string[] = [];
   if (side !== 0) parts.push(`${Math.abs(side).toFixed(2)} ${side > 0 ? 'right' : 'left'}`);
   if (height !== 0) parts.push(`${Math.abs(height).toFixed(2)} ${height > 0 ? 'above' : 'below'}`);
-  return parts.length === 0 ? 'centre' : `${parts.join(', ')} of centre`;
+  return parts.length === 0 ? 'centre' : `off centre: ${parts.join(', ')}`;
 }

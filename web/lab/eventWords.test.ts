@@ -53,7 +53,7 @@ describe('a shot in words', () => {
       'break pace',
     ]);
     expect(tipWords({ side: 0, height: 0 })).toBe('centre');
-    expect(tipWords({ side: -0.2, height: 0.1 })).toBe('0.20 left, 0.10 above of centre');
+    expect(tipWords({ side: -0.2, height: 0.1 })).toBe('off centre: 0.20 left, 0.10 above');
   });
 });
 
