@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import getPort from 'get-port';
-import { clubTablesSchema, playersSchema } from '../core/records/club.ts';
+import { playersSchema } from '../core/records/club.ts';
+import { clubTablesSchema } from '../core/records/tableCard.ts';
 import { ensureBuilt } from '../scripts/lib/build.ts';
 import { startDatabase } from '../scripts/lib/database.ts';
 import { ensureInstalled, MARIADB } from '../scripts/lib/debian.ts';
@@ -64,6 +65,8 @@ async function timeAttempts(url: string, pauseMs: number): Promise<Load> {
         await ask('PUT', `/rounds/${round}`, {
           playerId: player?.id,
           tableId: table?.id,
+          tableRevision: 1,
+          conditionsId: null,
           drill: 'harbour-turn',
           revision: 1,
           stage: 1,

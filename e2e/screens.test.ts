@@ -52,6 +52,15 @@ describe('axe finds nothing serious', () => {
     await page.emulateMedia({ colorScheme: 'light' });
   });
 
+  it('on a table’s card, also while a number is typed', async () => {
+    await page.goto('/hall');
+    await page.getByRole('link', { name: /Pool room, table 4/ }).click();
+    await page.getByText('Card 1:').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await page.getByRole('button', { name: 'Measured: Nose above the cloth' }).click();
+    expect(await seriousProblems()).toEqual([]);
+  });
+
   it('on a player and on the scoring screen, running and over', async () => {
     await page.goto('/players');
     await page.getByRole('link', { name: /Osric Vane/ }).click();

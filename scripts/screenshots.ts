@@ -55,6 +55,11 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/hall');
     await page.getByText('Another table').waitFor();
   },
+  table: async (page) => {
+    await page.goto('/hall');
+    await page.getByRole('link', { name: /Pool room, table 4/ }).click();
+    await page.getByText('Card 1:').waitFor();
+  },
   drills: async (page) => {
     await page.goto('/drills');
     await page.getByText('Anchor drop').waitFor();

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { benchmarkDrill } from '../core/scoring/benchmark.ts';
+import { ORDINARY_CONDITIONS, standardCard } from '../core/table/card.ts';
+import { buildTable } from '../core/table/table.ts';
 import { findDrill } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
@@ -19,6 +21,7 @@ interface World {
   readonly club: TestClub;
   readonly round: string;
   readonly attempt: string;
+  readonly note: string;
   readonly benchmark: unknown;
 }
 
@@ -33,6 +36,8 @@ function newRound(w: World) {
   return {
     playerId: w.club.playerId,
     tableId: w.club.poolTable,
+    tableRevision: 1,
+    conditionsId: null,
     drill: 'harbour-turn',
     revision: 1,
     stage: 1,
@@ -74,6 +79,28 @@ const CASES: Readonly<Record<string, Case>> = {
   'POST /api/tables': {
     expected: [401, 403, 201, 201],
     body: () => ({ name: `table ${randomUUID().slice(0, 8)}`, preset: 'pool-9ft' }),
+  },
+  'PUT /api/tables/:id': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/tables/${w.club.poolTable}`,
+    body: () => ({ name: 'one', archived: false, card: standardCard('pool-9ft'), basedOn: 1 }),
+  },
+  'GET /api/tables/:id/log': {
+    expected: [401, 200, 404, 200],
+    path: (w) => `/api/tables/${w.club.poolTable}/log`,
+  },
+  'GET /api/tables/:id/states/:revision': {
+    expected: [401, 200, 404, 200],
+    path: (w) => `/api/tables/${w.club.poolTable}/states/1`,
+  },
+  'PUT /api/tables/:id/conditions/:note': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/tables/${w.club.poolTable}/conditions/${w.note}`,
+    body: () => ({ conditions: ORDINARY_CONDITIONS, note: '', notedAt: '2026-11-24T11:00:00Z' }),
+  },
+  'DELETE /api/tables/:id/conditions/:note': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/tables/${w.club.poolTable}/conditions/${w.note}`,
   },
   'GET /api/drills': { expected: [401, 200, 200, 200] },
   'GET /api/drills/:slug': { expected: [401, 200, 200, 200], path: () => '/api/drills/harbour-turn' },
@@ -119,7 +146,8 @@ beforeAll(async () => {
     club,
     round: randomUUID(),
     attempt: randomUUID(),
-    benchmark: benchmarkDrill(entry.document, stage, planFor(entry), 1),
+    note: randomUUID(),
+    benchmark: benchmarkDrill(entry.document, stage, planFor(entry, buildTable(entry.document.table)), 1),
   };
   await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
+import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
 import { listDrills } from './db/queries/drills.ts';
@@ -55,7 +56,7 @@ server.on('error', (error: Error) => {
 async function solveDrills(): Promise<void> {
   for (const entry of await listDrills(pool)) {
     await new Promise((resolve) => setImmediate(resolve));
-    planFor(entry);
+    planFor(entry, buildTable(entry.document.table));
   }
 }
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openRoundSchema, roundsSchema, storedSchema } from '../core/records/club.ts';
 import { reviewLanding } from '../core/scoring/landing.ts';
+import { buildTable } from '../core/table/table.ts';
 import { chanceAt } from '../core/planning/window.ts';
 import { findDrill } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
@@ -21,6 +22,8 @@ function roundBody(change: Record<string, unknown> = {}) {
   return {
     playerId: club.playerId,
     tableId: club.poolTable,
+    tableRevision: 1,
+    conditionsId: null,
     drill: 'harbour-turn',
     revision: 1,
     stage: 2,
@@ -64,7 +67,7 @@ describe('an attempt', () => {
     const { attempt: kept } = await storedSchema.validate(await response.json());
     const entry = await findDrill(test.pool, 'harbour-turn');
     if (entry === undefined) throw new Error('no drill');
-    const plan = planFor(entry);
+    const plan = planFor(entry, buildTable('pool-9ft'));
     const chance = chanceAt(plan.window, LANDING);
     const bands = entry.document.stages[1]?.bands ?? [];
     expect(kept.points).toBe(bands.filter((band) => chance >= band.chance).length);

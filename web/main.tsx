@@ -9,7 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { ApiError } from './api/client.ts';
-import { createRouter } from './router.tsx';
+import { createRouter, fetchTableSide } from './router.tsx';
 import { cssVariables, theme } from './theme.ts';
 
 const queries = new QueryClient({
@@ -33,3 +33,6 @@ createRoot(root).render(
     </MantineProvider>
   </StrictMode>,
 );
+
+// Without network there is nothing to fetch: the rooms are tried again when they are entered.
+window.addEventListener('load', () => setTimeout(() => void fetchTableSide().catch(() => undefined), 1_000));

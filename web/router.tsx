@@ -3,12 +3,18 @@ import { Failure, NoSuchPage } from './app/Failure.tsx';
 import { RequireViewer } from './app/RequireViewer.tsx';
 import { Shell } from './app/Shell.tsx';
 import { SignIn } from './app/SignIn.tsx';
-import { DrillList } from './drills/DrillList.tsx';
-import { LessonPage } from './lesson/LessonPage.tsx';
-import { ScoringPage } from './lesson/ScoringPage.tsx';
 import { Today } from './today/Today.tsx';
 
-/** What is needed at the table is loaded at once, so that it is there without network; other rooms when entered. */
+const drills = () => import('./drills/DrillList.tsx');
+const lesson = () => import('./lesson/LessonPage.tsx');
+const scoring = () => import('./lesson/ScoringPage.tsx');
+
+/** Fetches what is needed at the table before it is asked for, so that it is there without network. */
+export async function fetchTableSide(): Promise<void> {
+  await Promise.all([drills(), lesson(), scoring()]);
+}
+
+/** Every room is loaded when it is entered, those at the table as soon as the first page stands. */
 export function createRouter() {
   return createBrowserRouter([
     { path: '/sign-in', element: <SignIn />, errorElement: <Failure /> },
@@ -16,18 +22,25 @@ export function createRouter() {
       element: <RequireViewer />,
       errorElement: <Failure />,
       children: [
-        { path: '/lesson/rounds/:id', element: <ScoringPage /> },
+        {
+          path: '/lesson/rounds/:id',
+          lazy: async () => ({ Component: (await scoring()).ScoringPage }),
+        },
         {
           element: <Shell />,
           children: [
             { path: '/', element: <Today /> },
             { path: '/hall', lazy: async () => ({ Component: (await import('./hall/Hall.tsx')).Hall }) },
-            { path: '/drills', element: <DrillList /> },
+            {
+              path: '/hall/:id',
+              lazy: async () => ({ Component: (await import('./hall/TablePage.tsx')).TablePage }),
+            },
+            { path: '/drills', lazy: async () => ({ Component: (await drills()).DrillList }) },
             {
               path: '/drills/:slug',
               lazy: async () => ({ Component: (await import('./drills/DrillPage.tsx')).DrillPage }),
             },
-            { path: '/lesson', element: <LessonPage /> },
+            { path: '/lesson', lazy: async () => ({ Component: (await lesson()).LessonPage }) },
             {
               path: '/players',
               lazy: async () => ({ Component: (await import('./players/PlayerList.tsx')).PlayerList }),

@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { PRESET_IDS } from '../table/preset.ts';
-import { buildTable } from '../table/table.ts';
+import { standardCard, tableOfCard } from '../table/card.ts';
+import { buildTable, tableFingerprint } from '../table/table.ts';
 import { simulate } from '../motion/simulate.ts';
-import { playShotFile, readShotFile, shotFileSchema, writeShotFile } from './shotFile.ts';
+import { playShotFile, readShotFile, writeShotFile } from './shotFile.ts';
+import { shotFileSchema } from './shotFileSchema.ts';
 
 const shot = {
   format: 'jolly-rail/shot',
@@ -79,6 +81,23 @@ describe('the shot file', () => {
   });
 });
 
+it('a shot on a club’s table keeps its size, pockets and cloth when written and read again', () => {
+  const card = {
+    ...standardCard('pool-9ft'),
+    pockets: 'tight' as const,
+    measured: [
+      { name: 'length' as const, value: 2.52, source: 'tape' },
+      { name: 'cushionRestitutionFall' as const, value: 0.01, source: 'two paces' },
+    ],
+  };
+  const table = tableOfCard(card, null);
+  const balls = [{ id: 'cue', x: 1, y: 0.5, radius: 0.028575, mass: 0.17 }];
+  const strike = { ball: 'cue', speed: 3, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
+  const again = readShotFile(JSON.parse(JSON.stringify(writeShotFile({ table, balls, strike })))).table;
+  expect(tableFingerprint(again)).toBe(tableFingerprint(table));
+  expect(again.pockets).toEqual(table.pockets);
+});
+
 describe('the published schema', () => {
   const schema = JSON.parse(readFileSync('docs/schema/shot.schema.json', 'utf8')) as {
     properties: Record<string, { properties?: Record<string, object> }>;
@@ -91,7 +110,7 @@ describe('the published schema', () => {
     expect(Object.keys(schema.properties).sort()).toEqual(Object.keys(fields).sort());
     expect(schema.required.sort()).toEqual(
       Object.keys(fields)
-        .filter((name) => name !== 'parameters')
+        .filter((name) => name !== 'parameters' && name !== 'pocketSizes')
         .sort(),
     );
     expect(schema.$defs.preset.enum).toEqual([...PRESET_IDS]);

@@ -1,98 +1,13 @@
-import { array, lazy, number, object, string, ValidationError, type InferType } from 'yup';
+import { ValidationError } from 'yup';
 import { toRadians, toDegrees } from '../math/angle.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
 import { InvalidShotError } from '../motion/validate.ts';
-import { finite, text } from '../records/fields.ts';
 import type { MotionParameters } from '../table/parameters.ts';
 import { PRESET_IDS, type PresetId, type TablePreset } from '../table/preset.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
 import { buildCustomTable, type Table } from '../table/table.ts';
-
-/** The open file of a shot and of its result: metres, seconds, kilograms; angles in degrees. */
-export const SHOT_FORMAT = 'jolly-rail/shot';
-export const SHOT_VERSION = 1;
-
-const UNKNOWN = '${path} has the unknown field ${properties}';
-const positive = () => finite().moreThan(0, '${path} must be above zero');
-const maybe = () => number().strict().typeError('${path} must be a number').optional();
-const share = () => maybe().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1');
-const least = (low: number) => maybe().min(low, `\${path} must be at least ${low}`);
-
-const presetName = (what: string) =>
-  string()
-    .strict()
-    .required(`${what} is missing`)
-    .oneOf([...PRESET_IDS], `${what} must be one of ${PRESET_IDS.join(', ')}`);
-
-const tableSchema = lazy((value: unknown) =>
-  typeof value === 'object' && value !== null
-    ? object({
-        length: positive(),
-        width: positive(),
-        pockets: string()
-          .strict()
-          .required('${path} is missing')
-          .oneOf(['none', ...PRESET_IDS], `\${path} must be none or one of ${PRESET_IDS.join(', ')}`),
-      })
-        .exact(UNKNOWN)
-        .required()
-    : presetName('table'),
-);
-
-const parametersSchema = object({
-  slidingFriction: least(0),
-  rollingFriction: least(0),
-  spinDeceleration: least(0),
-  ballRestitution: share(),
-  ballFriction: object({ a: finite(), b: finite(), c: finite() })
-    .exact(UNKNOWN)
-    .optional()
-    .default(undefined),
-  cushionRestitution: share(),
-  cushionFriction: least(0),
-  noseHeight: least(0),
-  bedRestitution: share(),
-  endMass: least(0),
-  gravity: least(0),
-})
-  .exact(UNKNOWN)
-  .optional()
-  .default(undefined);
-
-const ballSchema = object({
-  id: text(40),
-  x: finite(),
-  y: finite(),
-  radius: least(0),
-  mass: least(0),
-}).required();
-
-/** A shot as it stands in a file. Further fields of a shot or a ball are let be. */
-export const shotFileSchema = object({
-  format: string()
-    .strict()
-    .required('format is missing')
-    .oneOf([SHOT_FORMAT], `format must be ${SHOT_FORMAT}`),
-  version: finite().oneOf([SHOT_VERSION], `version must be ${SHOT_VERSION}`),
-  table: tableSchema,
-  balls: array(ballSchema)
-    .strict()
-    .typeError('balls must be a list')
-    .required('balls is missing')
-    .min(1, 'balls must hold at least one ball')
-    .max(64, 'balls must hold at most 64 balls'),
-  strike: object({
-    ball: text(40),
-    speed: finite(),
-    direction: finite(),
-    tip: object({ side: finite(), height: finite() }).optional().default(undefined),
-    elevation: maybe(),
-  }).required('strike is missing'),
-  parameters: parametersSchema,
-}).required();
-
-export type ShotFile = InferType<typeof shotFileSchema>;
+import { SHOT_FORMAT, SHOT_VERSION, shotFileSchema, type ShotFile } from './shotFileSchema.ts';
 
 /** A result as it stands in a file. */
 export interface ShotFileResult {
@@ -131,7 +46,7 @@ function parametersOf({ parameters = {} }: ShotFile, preset: TablePreset): Motio
     ballRestitution: parameters.ballRestitution ?? own.ballRestitution,
     ballFriction: parameters.ballFriction ?? own.ballFriction,
     cushionRestitution: parameters.cushionRestitution ?? own.cushionRestitution,
-    cushionRestitutionFall: own.cushionRestitutionFall,
+    cushionRestitutionFall: parameters.cushionRestitutionFall ?? own.cushionRestitutionFall,
     cushionFriction: parameters.cushionFriction ?? own.cushionFriction,
     noseHeight: parameters.noseHeight ?? own.noseHeight,
     bedRestitution: parameters.bedRestitution ?? own.bedRestitution,
@@ -145,8 +60,29 @@ function tableOf(file: ShotFile): Table {
   const custom = typeof table === 'string' ? undefined : table;
   const name = typeof table === 'string' ? table : table.pockets;
   const base = TABLE_PRESETS[isPreset(name) ? name : 'pool-9ft'];
-  const preset = custom === undefined ? base : { ...base, length: custom.length, width: custom.width };
+  const sized = custom === undefined ? base : { ...base, length: custom.length, width: custom.width };
+  const preset = file.pocketSizes === undefined ? sized : withPocketSizes(sized, file.pocketSizes);
   return buildCustomTable(preset, parametersOf(file, base), isPreset(name));
+}
+
+function withPocketSizes(
+  preset: TablePreset,
+  sizes: Exclude<ShotFile['pocketSizes'], undefined>,
+): TablePreset {
+  return {
+    ...preset,
+    corner: { ...preset.corner, mouth: sizes.cornerMouth, shelf: sizes.cornerShelf },
+    middle: { ...preset.middle, mouth: sizes.middleMouth, shelf: sizes.middleShelf },
+  };
+}
+
+function pocketSizesOf({ corner, middle }: TablePreset): ShotFile['pocketSizes'] {
+  return {
+    cornerMouth: corner.mouth,
+    cornerShelf: corner.shelf,
+    middleMouth: middle.mouth,
+    middleShelf: middle.shelf,
+  };
 }
 
 function ballOf(ball: ShotFile['balls'][number], cue: string, preset: TablePreset): BallOnTable {
@@ -182,18 +118,23 @@ export function readShotFile(value: unknown): Shot {
   };
 }
 
-/** The file of a shot on a preset's table; only parameters that differ from the preset's are written. */
+/** The file of a shot; only what differs from the kind of table is written of sizes and parameters. */
 export function writeShotFile({ table, balls, strike }: Shot): ShotFile {
   const { preset } = table;
-  const changed = Object.entries(table.parameters).filter(
-    ([name, value]) =>
-      JSON.stringify(value) !==
-      JSON.stringify(Object.entries(preset.parameters).find(([n]) => n === name)?.[1]),
+  const kind = TABLE_PRESETS[preset.id];
+  const usual = new Map<string, string>(
+    Object.entries(kind.parameters).map(([name, value]) => [name, JSON.stringify(value)]),
   );
+  const changed = Object.entries(table.parameters).filter(
+    ([name, value]) => JSON.stringify(value) !== usual.get(name),
+  );
+  const resized = preset.length !== kind.length || preset.width !== kind.width;
+  const sizes = pocketSizesOf(preset);
+  const otherPockets = JSON.stringify(sizes) !== JSON.stringify(pocketSizesOf(kind));
   return shotFileSchema.validateSync({
     format: SHOT_FORMAT,
     version: SHOT_VERSION,
-    table: preset.id,
+    table: resized ? { length: preset.length, width: preset.width, pockets: preset.id } : preset.id,
     balls: balls.map(({ id, x, y, radius, mass }) => ({ id, x, y, radius, mass })),
     strike: {
       ball: strike.ball,
@@ -203,6 +144,7 @@ export function writeShotFile({ table, balls, strike }: Shot): ShotFile {
       elevation: toDegrees(strike.elevation),
     },
     ...(changed.length === 0 ? {} : { parameters: Object.fromEntries(changed) }),
+    ...(otherPockets ? { pocketSizes: sizes } : {}),
   });
 }
 

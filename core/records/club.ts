@@ -4,6 +4,7 @@ import { drillSchema } from './drill.ts';
 import { benchmarkSchema } from './benchmark.ts';
 import { count, finite, instant, pointSchema, text, uuid } from './fields.ts';
 import { OUTCOMES } from './round.ts';
+import { tableStateSchema } from './tableCard.ts';
 
 const UNKNOWN = '${properties} is not a field of this request';
 export const ROLES = ['coach', 'player'] as const;
@@ -90,10 +91,6 @@ export const playerSchema = object({
 export type Player = InferType<typeof playerSchema>;
 export const playersSchema = array(playerSchema).required();
 
-export const clubTableSchema = object({ id: uuid(), name: text(60), preset: preset() }).required();
-export type ClubTable = InferType<typeof clubTableSchema>;
-export const clubTablesSchema = array(clubTableSchema).required();
-
 export const drillEntrySchema = object({ revision: count(1, 100_000), document: drillSchema }).required();
 export type DrillEntry = InferType<typeof drillEntrySchema>;
 export const drillEntriesSchema = array(drillEntrySchema).required();
@@ -116,7 +113,15 @@ export type StoredAttempt = InferType<typeof attemptSchema>;
 export const roundSchema = object({
   id: uuid(),
   player: object({ id: uuid(), name: text(80), hand: hand() }).required(),
-  table: clubTableSchema,
+  /** Which table, and how balls ran on it: rounds with unlike fingerprints are not compared without saying so. */
+  table: object({
+    id: uuid(),
+    name: text(60),
+    preset: preset(),
+    revision: count(1, 100_000),
+    conditionsId: uuid().nullable().defined(),
+    fingerprint: text(500),
+  }).required(),
   drill: text(60),
   revision: count(1, 100_000),
   stage: count(1, 9),
@@ -129,8 +134,12 @@ export const roundSchema = object({
 export type Round = InferType<typeof roundSchema>;
 export const roundsSchema = array(roundSchema).required();
 
-/** A round to play: with the drill at the revision at which it was opened. */
-export const openRoundSchema = object({ round: roundSchema, document: drillSchema }).required();
+/** A round to play: with the drill at the revision, and the table in the state, in which it was opened. */
+export const openRoundSchema = object({
+  round: roundSchema,
+  document: drillSchema,
+  tableState: tableStateSchema,
+}).required();
 export type OpenRound = InferType<typeof openRoundSchema>;
 
 export const roundSummarySchema = object({

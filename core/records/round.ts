@@ -10,6 +10,9 @@ const UNKNOWN = '${properties} is not a field of this request';
 export const newRoundSchema = object({
   playerId: uuid(),
   tableId: uuid(),
+  /** The state in which the device knew the table when the round began. */
+  tableRevision: count(1, 100_000),
+  conditionsId: uuid().nullable().defined('${path} is missing'),
   drill: text(60),
   revision: count(1, 100_000),
   stage: count(1, 9),
@@ -17,6 +20,8 @@ export const newRoundSchema = object({
 })
   .exact(UNKNOWN)
   .required();
+
+export type NewRound = InferType<typeof newRoundSchema>;
 
 /** What a device sends for one attempt; the id comes with the address. */
 export const newAttemptSchema = object({

@@ -69,12 +69,14 @@ export function pocketNamed(table: Table, name: PocketName): Pocket {
 
 /**
  * A text that is equal for two tables exactly when balls behave alike on them; results of unlike tables are
- * never compared without saying so.
+ * never compared without saying so. Sizes stand in it where they are not those of the kind of table.
  */
 export function tableFingerprint(table: Table): string {
-  const { parameters: p } = table;
+  const { parameters: p, preset } = table;
+  const own = sizesOf(TABLE_PRESETS[preset.id]);
+  const other = Object.entries(sizesOf(preset)).filter(([name, size]) => own[name] !== size);
   return [
-    table.preset.id,
+    preset.id,
     p.slidingFriction,
     p.rollingFriction,
     p.spinDeceleration,
@@ -89,5 +91,22 @@ export function tableFingerprint(table: Table): string {
     p.bedRestitution,
     p.endMass,
     p.gravity,
+    ...other.map(([name, size]) => `${name}=${String(size)}`),
   ].join('|');
+}
+
+function sizesOf(preset: TablePreset): Readonly<Record<string, number>> {
+  const { length, width, ballRadius, ballMass, cueBallRadius, cueBallMass, corner, middle } = preset;
+  return {
+    length,
+    width,
+    ballRadius,
+    ballMass,
+    cueBallRadius,
+    cueBallMass,
+    cornerMouth: corner.mouth,
+    cornerShelf: corner.shelf,
+    middleMouth: middle.mouth,
+    middleShelf: middle.shelf,
+  };
 }

@@ -4,15 +4,17 @@ import { playOnce } from '../../core/planning/cloud.ts';
 import { execute } from '../../core/player/execute.ts';
 import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
-import type { ClubTable, DrillEntry, StoredAttempt } from '../../core/records/club.ts';
+import type { DrillEntry, StoredAttempt } from '../../core/records/club.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { zonePoints } from '../../core/scoring/zonePoints.ts';
-import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { hashPassword } from '../auth/password.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';
 import { storeBenchmark } from '../db/queries/benchmarks.ts';
+import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { listDrills } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
@@ -25,10 +27,10 @@ import {
   DEMO_COACHES,
   DEMO_PLAYER_SIGN_IN,
   DEMO_PLAYERS,
-  DEMO_TABLES,
   type Career,
   type DemoPlayer,
 } from './people.ts';
+import { DEMO_TABLES, type DemoTable } from './tables.ts';
 
 const SEED = 4610;
 const DAY_MS = 86_400_000;
@@ -58,8 +60,9 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
     const clubId = idOf(DEMO_CLUB);
     await claimInstallation(db);
     await insertClub(db, clubId, DEMO_CLUB);
-    const tables: ClubTable[] = DEMO_TABLES.map((table) => ({ id: idOf(table.name), ...table }));
-    for (const table of tables) await insertTable(db, clubId, table);
+    for (const { name, card } of DEMO_TABLES) {
+      await insertTable(db, clubId, { id: idOf(name), name, preset: card.preset, card });
+    }
     for (const [i, coach] of DEMO_COACHES.entries()) {
       await insertPerson(db, {
         id: idOf(coach.name),
@@ -71,6 +74,7 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
         passwordHash: passwords[i] ?? null,
       });
     }
+    for (const table of DEMO_TABLES) await noteDemoConditions(db, table, now);
     for (const [i, player] of DEMO_PLAYERS.entries()) {
       const own = player.name === DEMO_PLAYER_SIGN_IN.name;
       await insertPerson(db, {
@@ -82,15 +86,32 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
         email: own ? DEMO_PLAYER_SIGN_IN.email : null,
         passwordHash: own ? (passwords[DEMO_COACHES.length] ?? null) : null,
       });
-      await playCareer(db, { clubId, player, tables, drills, random: createRandom(SEED + i), now });
+      await playCareer(db, { clubId, player, drills, random: createRandom(SEED + i), now });
     }
-    for (const entry of drills) await storeBenchmarks(db, entry);
+    for (const entry of drills) {
+      for (const { card } of DEMO_TABLES.filter((each) => each.card.preset === entry.document.table)) {
+        await storeBenchmarks(db, entry, tableOfCard(card, null));
+      }
+    }
   });
   return true;
 }
 
-async function storeBenchmarks(db: PoolConnection, entry: DrillEntry): Promise<void> {
-  const plan = planFor(entry);
+async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: number): Promise<void> {
+  for (const [i, { hoursAgo, conditions, note }] of table.notes.entries()) {
+    await noteConditions(db, {
+      id: idOf(`${table.name} note ${String(i)}`),
+      tableId: idOf(table.name),
+      conditions,
+      note,
+      notedBy: idOf(DEMO_COACHES[0].name),
+      notedAt: new Date(now - hoursAgo * 3_600_000),
+    });
+  }
+}
+
+async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Table): Promise<void> {
+  const plan = planFor(entry, table);
   for (const [i, stage] of entry.document.stages.entries()) {
     await storeBenchmark(
       db,
@@ -110,7 +131,6 @@ async function storeBenchmarks(db: PoolConnection, entry: DrillEntry): Promise<v
 interface CareerOptions {
   readonly clubId: string;
   readonly player: DemoPlayer;
-  readonly tables: readonly ClubTable[];
   readonly drills: readonly DrillEntry[];
   readonly random: Random;
   readonly now: number;
@@ -121,7 +141,7 @@ async function playCareer(db: PoolConnection, options: CareerOptions): Promise<v
   const { player, random, now } = options;
   for (const [d, slug] of player.drills.entries()) {
     const entry = options.drills.find((candidate) => candidate.document.slug === slug);
-    const table = options.tables.find((candidate) => candidate.preset === entry?.document.table);
+    const table = DEMO_TABLES.find(({ card }) => card.preset === entry?.document.table);
     if (entry === undefined || table === undefined)
       throw new Error(`loadDemo: no drill or table for ${slug}`);
     for (let k = 0; k < player.roundsPerDrill; k++) {
@@ -150,7 +170,7 @@ async function playCareer(db: PoolConnection, options: CareerOptions): Promise<v
 interface DemoRound extends CareerOptions {
   readonly id: string;
   readonly entry: DrillEntry;
-  readonly table: ClubTable;
+  readonly table: DemoTable;
   readonly rating: number;
   readonly startedAt: number;
 }
@@ -158,7 +178,8 @@ interface DemoRound extends CareerOptions {
 /** One round by a virtual player, counted by the same code as everybody's. */
 async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   const { entry, random } = round;
-  const plan = planFor(entry);
+  const table = tableOfCard(round.table.card, null);
+  const plan = planFor(entry, table);
   const { document } = entry;
   const stageNumber = 2;
   const stage = document.stages[stageNumber - 1];
@@ -169,8 +190,10 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
     clubId: round.clubId,
     playerId: idOf(round.player.name),
     recordedBy: idOf(DEMO_COACHES[document.table === 'pool-9ft' ? 0 : 1].name),
-    tableId: round.table.id,
-    tableFingerprint: tableFingerprint(buildTable(document.table)),
+    tableId: idOf(round.table.name),
+    tableRevision: 1,
+    conditionsId: null,
+    tableFingerprint: tableFingerprint(table),
     drill: document.slug,
     revision: entry.revision,
     stage: stageNumber,

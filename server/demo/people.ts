@@ -1,5 +1,4 @@
 import type { Player, Welcome } from '../../core/records/club.ts';
-import type { PresetId } from '../../core/table/preset.ts';
 
 export const DEMO_CLUB = 'Kittiwake Ferry Hall';
 
@@ -7,11 +6,6 @@ export const DEMO_COACHES = [
   { name: 'Morwenna Oake', email: 'morwenna@kittiwake.example', password: 'ferry-at-dawn' },
   { name: 'Tobiah Lisk', email: 'tobiah@kittiwake.example', password: 'gangway-two' },
 ] as const;
-
-export const DEMO_TABLES: readonly { readonly name: string; readonly preset: PresetId }[] = [
-  { name: 'Pool room, table 2', preset: 'pool-9ft' },
-  { name: 'Snooker room, table 1', preset: 'snooker-12ft' },
-];
 
 /** How a player's rating went over the months: at which share of the time it was what; straight in between. */
 export type Career = readonly (readonly [share: number, rating: number])[];

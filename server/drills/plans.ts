@@ -1,6 +1,7 @@
+import { LRUCache } from 'lru-cache';
 import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
-import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { findDrill } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
 
@@ -25,10 +26,10 @@ export async function revisionOf(
  * Solved drills, kept by revision and table: solving takes a tenth of a second, scoring a landing against a
  * solved drill microseconds. Pure results, so every server process may keep its own.
  */
-const solved = new Map<string, PlannedShot>();
+const solved = new LRUCache<string, PlannedShot>({ max: 300 });
 
-export function planFor({ document, revision }: DrillEntry): PlannedShot {
-  const table = buildTable(document.table);
+/** The planned stroke of a drill on a table. @throws UnplayableDrillError when the drill cannot be played there */
+export function planFor({ document, revision }: DrillEntry, table: Table): PlannedShot {
   const key = `${document.slug}|${String(revision)}|${tableFingerprint(table)}`;
   const known = solved.get(key);
   if (known !== undefined) return known;

@@ -1,31 +1,26 @@
-import { Hono } from 'hono';
+import { Hono, type Context } from 'hono';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
 import type { Viewer } from '../../core/records/club.ts';
 import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { buildTable, tableFingerprint } from '../../core/table/table.ts';
+import type { PresetId } from '../../core/table/preset.ts';
 import { mostPoints } from '../../core/scoring/zonePoints.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { findBenchmark, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
 import { findDrill, listDrills } from '../db/queries/drills.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { stateOf } from '../tables/states.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
-
-function wholeNumber(text: string, field: string): number {
-  if (!/^\d{1,6}$/.test(text)) throw new Refusal(400, `${field} must be a whole number`, field);
-  return Number(text);
-}
+import { wholeNumber } from '../http/parameters.ts';
 
 export function drillRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
   /** The key of a benchmark, and the most that a round of it can score. */
-  async function benchmarkOf(
-    slug: string,
-    revision: string,
-    stage: string,
-  ): Promise<{ key: BenchmarkKey; maximum: number }> {
+  async function benchmarkOf(c: Context<SignedIn>): Promise<{ key: BenchmarkKey; maximum: number }> {
+    const { slug = '', revision = '', stage = '' } = c.req.param();
     const entry = await findDrill(deps.pool, slug, wholeNumber(revision, 'revision'));
     const number = wholeNumber(stage, 'stage');
     const chosen = entry?.document.stages[number - 1];
@@ -35,12 +30,29 @@ export function drillRoutes(deps: Dependencies) {
         drill: slug,
         revision: entry.revision,
         stage: number,
-        tableFingerprint: tableFingerprint(buildTable(entry.document.table)),
+        tableFingerprint: await fingerprintFor(c, entry.document.table),
         modelVersion: MODEL_VERSION,
         levelVersion: LEVEL_TABLE_VERSION,
       },
       maximum: entry.document.scoring.shots * mostPoints(chosen.bands),
     };
+  }
+
+  /** Of the club's table that the address names, or of the kind of table as it ships. */
+  async function fingerprintFor(c: Context<SignedIn>, preset: PresetId): Promise<string> {
+    const { table, revision, conditions } = c.req.query();
+    if (table === undefined) return tableFingerprint(buildTable(preset));
+    const key = {
+      id: table,
+      revision: wholeNumber(revision ?? '', 'revision'),
+      conditionsId: conditions ?? null,
+    };
+    const played = await stateOf(deps.pool, c.get('viewer').clubId, key);
+    if (played === undefined) throw notFound('this table');
+    if (played.state.card.preset !== preset) {
+      throw new Refusal(400, 'table is another kind of table than the drill needs', 'table');
+    }
+    return played.fingerprint;
   }
 
   app.get('/', async (c) => c.json(await listDrills(deps.pool)));
@@ -52,8 +64,7 @@ export function drillRoutes(deps: Dependencies) {
   });
 
   app.get('/:slug/revisions/:revision/stages/:stage/benchmark', async (c) => {
-    const { slug, revision, stage } = c.req.param();
-    const { key } = await benchmarkOf(slug, revision, stage);
+    const { key } = await benchmarkOf(c);
     return c.json({ benchmark: (await findBenchmark(deps.pool, key)) ?? null });
   });
 
@@ -61,8 +72,7 @@ export function drillRoutes(deps: Dependencies) {
   app.put('/:slug/revisions/:revision/stages/:stage/benchmark', async (c) => {
     const viewer: Viewer = c.get('viewer');
     requireCoach(viewer);
-    const { slug, revision, stage } = c.req.param();
-    const { key, maximum } = await benchmarkOf(slug, revision, stage);
+    const { key, maximum } = await benchmarkOf(c);
     const benchmark = await readBody(c, benchmarkSchema);
     if (benchmark.levels.some((level) => level.round.length !== maximum + 1)) {
       throw new Refusal(

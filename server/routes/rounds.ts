@@ -1,14 +1,15 @@
 import { Hono } from 'hono';
-import type { StoredAttempt, Viewer } from '../../core/records/club.ts';
+import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import type { DrillEntry, OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
 import {
   endRoundSchema,
   newAttemptSchema,
   newRoundSchema,
   type NewAttempt,
 } from '../../core/records/round.ts';
+import { InvalidShotError } from '../../core/motion/validate.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { mostPoints, zonePoints } from '../../core/scoring/zonePoints.ts';
-import { buildTable, tableFingerprint } from '../../core/table/table.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { findAttempt, insertAttempt, setUndone } from '../db/queries/attempts.ts';
 import {
@@ -19,22 +20,30 @@ import {
   reopenRound,
   type RoundHead,
 } from '../db/queries/rounds.ts';
-import { findTable } from '../db/queries/tables.ts';
 import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { planFor, revisionOf } from '../drills/plans.ts';
+import { stateOf, type PlayedTable } from '../tables/states.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
+import { requireUuid } from '../http/parameters.ts';
 import { visiblePlayer } from './players.ts';
-
-const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** A tap may be a little off the cloth, metres. */
 const TAP_SLACK = 0.002;
 
-function requireUuid(value: string, field: string): string {
-  if (!UUID.test(value)) throw new Refusal(400, `${field} must be a UUID`, field);
-  return value;
+/** A round is opened only where its shots can be counted: the planned stroke must do its work on this table. */
+function requirePlayable(entry: DrillEntry, { table }: PlayedTable): void {
+  try {
+    planFor(entry, table);
+  } catch (error) {
+    const known =
+      error instanceof UnplayableDrillError ||
+      error instanceof InvalidShotError ||
+      error instanceof RangeError;
+    if (!known) throw error;
+    throw new Refusal(400, `tableId: not on this table, for ${error.message}`, 'tableId');
+  }
 }
 
 export function roundRoutes(deps: Dependencies) {
@@ -55,8 +64,20 @@ export function roundRoutes(deps: Dependencies) {
     return entry;
   }
 
+  /** The table as it was when the round was opened. */
+  async function tableOf(viewer: Viewer, round: RoundHead): Promise<PlayedTable> {
+    const played = await stateOf(deps.pool, viewer.clubId, round.table);
+    if (played === undefined) throw notFound('the table of this round');
+    return played;
+  }
+
   /** Checks an attempt against its round and counts it: points, and how far from the plan it ended. */
-  async function count(round: RoundHead, id: string, attempt: NewAttempt): Promise<StoredAttempt> {
+  async function count(
+    viewer: Viewer,
+    round: RoundHead,
+    id: string,
+    attempt: NewAttempt,
+  ): Promise<StoredAttempt> {
     const entry = await drillOf(round);
     const stage = entry.document.stages[round.stage - 1];
     if (stage === undefined) throw notFound('the stage of this round');
@@ -71,8 +92,8 @@ export function roundRoutes(deps: Dependencies) {
       return { id, ...attempt, points: 0, along: null, across: null };
     }
     if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
-    const plan = planFor(entry);
-    const { table } = plan.shot;
+    const { table } = await tableOf(viewer, round);
+    const plan = planFor(entry, table);
     const inset = table.preset.ballRadius - TAP_SLACK;
     const { landing } = attempt;
     for (const [axis, size] of [
@@ -94,42 +115,54 @@ export function roundRoutes(deps: Dependencies) {
     };
   }
 
+  /** All that a device needs to go on with a round. */
+  async function openRoundOf(viewer: Viewer, head: RoundHead): Promise<OpenRound> {
+    const { state } = await tableOf(viewer, head);
+    const { document } = await drillOf(head);
+    return { round: await completeRound(deps.pool, head), document, tableState: state };
+  }
+
   app.put('/:id', async (c) => {
     const viewer = c.get('viewer');
     const id = requireUuid(c.req.param('id'), 'round');
     const body = await readBody(c, newRoundSchema);
     const player = await visiblePlayer(deps, viewer, body.playerId);
-    const table = await findTable(deps.pool, viewer.clubId, body.tableId);
-    if (table === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
+    const played = await stateOf(deps.pool, viewer.clubId, {
+      id: body.tableId,
+      revision: body.tableRevision,
+      conditionsId: body.conditionsId,
+    });
+    if (played === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
     const entry = await revisionOf(deps.pool, body.drill, body.revision);
     if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
-    if (entry.document.table !== table.preset) {
+    if (entry.document.table !== played.state.card.preset) {
       throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
     }
     if (entry.document.stages[body.stage - 1] === undefined) {
       throw new Refusal(400, 'stage is not one of the drill', 'stage');
     }
+    requirePlayable(entry, played);
     await insertRound(deps.pool, {
       id,
       clubId: viewer.clubId,
       playerId: player.id,
       recordedBy: viewer.id,
-      tableId: table.id,
-      tableFingerprint: tableFingerprint(buildTable(table.preset)),
+      tableId: body.tableId,
+      tableRevision: body.tableRevision,
+      conditionsId: body.conditionsId,
+      tableFingerprint: played.fingerprint,
       drill: body.drill,
       revision: body.revision,
       stage: body.stage,
       shots: entry.document.scoring.shots,
       startedAt: new Date(body.startedAt),
     });
-    const round = await completeRound(deps.pool, await visibleRound(viewer, id));
-    return c.json({ round, document: entry.document });
+    return c.json(await openRoundOf(viewer, await visibleRound(viewer, id)));
   });
 
   app.get('/:id', async (c) => {
-    const head = await visibleRound(c.get('viewer'), c.req.param('id'));
-    const round = await completeRound(deps.pool, head);
-    return c.json({ round, document: (await drillOf(head)).document });
+    const viewer = c.get('viewer');
+    return c.json(await openRoundOf(viewer, await visibleRound(viewer, c.req.param('id'))));
   });
 
   app.post('/:id/end', async (c) => {
@@ -144,7 +177,7 @@ export function roundRoutes(deps: Dependencies) {
     const id = requireUuid(c.req.param('attempt'), 'attempt');
     const body = await readBody(c, newAttemptSchema);
     if (round.endedAt === null) {
-      const attempt = await count(round, id, body);
+      const attempt = await count(c.get('viewer'), round, id, body);
       try {
         await insertAttempt(deps.pool, round.id, attempt);
         return c.json({ attempt }, 201);

@@ -1,17 +1,36 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
+import type { Viewer } from '../../core/records/club.ts';
 import { newTableSchema } from '../../core/records/club.ts';
+import {
+  cardText,
+  newConditionsSchema,
+  tableChangeSchema,
+  type ClubTable,
+} from '../../core/records/tableCard.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
-import { insertTable, listTables } from '../db/queries/tables.ts';
-import { isDuplicate } from '../db/pool.ts';
+import { noteConditions, tableOfConditions, withdrawConditions } from '../db/queries/conditions.ts';
+import { changeTable, findTable, insertTable, listTables, tableLog } from '../db/queries/tables.ts';
+import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
-import { Refusal } from '../http/errors.ts';
+import { notFound, Refusal } from '../http/errors.ts';
+import { requireUuid, wholeNumber } from '../http/parameters.ts';
+import { stateOf } from '../tables/states.ts';
+
+const NAME_TAKEN = () => new Refusal(409, 'name is already that of another table', 'name');
 
 export function tableRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+  const now = () => new Date(deps.now());
 
-  app.get('/', async (c) => c.json(await listTables(deps.pool, c.get('viewer').clubId)));
+  async function tableOf(viewer: Viewer, id: string): Promise<ClubTable> {
+    const table = await findTable(deps.pool, viewer.clubId, requireUuid(id, 'table'), now());
+    if (table === undefined) throw notFound('this table');
+    return table;
+  }
+
+  app.get('/', async (c) => c.json(await listTables(deps.pool, c.get('viewer').clubId, now())));
 
   app.post('/', async (c) => {
     const viewer = c.get('viewer');
@@ -19,12 +38,91 @@ export function tableRoutes(deps: Dependencies) {
     const body = await readBody(c, newTableSchema);
     const id = randomUUID();
     try {
-      await insertTable(deps.pool, viewer.clubId, { id, name: body.name.trim(), preset: body.preset });
+      await inTransaction(deps.pool, (db) =>
+        insertTable(db, viewer.clubId, { id, name: body.name.trim(), preset: body.preset }),
+      );
     } catch (error) {
-      if (isDuplicate(error)) throw new Refusal(409, 'name is already that of another table', 'name');
-      throw error;
+      throw isDuplicate(error) ? NAME_TAKEN() : error;
     }
     return c.json({ id }, 201);
+  });
+
+  app.put('/:id', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const table = await tableOf(viewer, c.req.param('id'));
+    const body = await readBody(c, tableChangeSchema);
+    if (body.card.preset !== table.preset) {
+      throw new Refusal(400, 'card.preset cannot change: another kind is another table', 'card.preset');
+    }
+    const sameCard = cardText(body.card) === cardText(table.state.card);
+    try {
+      const done = await inTransaction(deps.pool, (db) =>
+        changeTable(db, {
+          id: table.id,
+          name: body.name.trim(),
+          archivedAt: body.archived ? now() : null,
+          card: sameCard ? null : body.card,
+          basedOn: body.basedOn,
+          changedBy: viewer.id,
+          changedAt: now(),
+        }),
+      );
+      if (!done) {
+        const message = 'basedOn is an older card: somebody has changed this table meanwhile';
+        throw new Refusal(409, message, 'basedOn');
+      }
+    } catch (error) {
+      throw isDuplicate(error) ? NAME_TAKEN() : error;
+    }
+    return c.json(await tableOf(viewer, table.id));
+  });
+
+  app.get('/:id/log', async (c) => {
+    const table = await tableOf(c.get('viewer'), c.req.param('id'));
+    return c.json(await tableLog(deps.pool, table.id));
+  });
+
+  // A state that was: what rounds of the past were played on.
+  app.get('/:id/states/:revision', async (c) => {
+    const conditions = c.req.query('conditions');
+    const played = await stateOf(deps.pool, c.get('viewer').clubId, {
+      id: requireUuid(c.req.param('id'), 'table'),
+      revision: wholeNumber(c.req.param('revision'), 'revision'),
+      conditionsId: conditions === undefined ? null : requireUuid(conditions, 'conditions'),
+    });
+    if (played === undefined) throw notFound('this state of the table');
+    return c.json(played.state);
+  });
+
+  app.put('/:id/conditions/:note', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const table = await tableOf(viewer, c.req.param('id'));
+    const id = requireUuid(c.req.param('note'), 'note');
+    const body = await readBody(c, newConditionsSchema);
+    const owner = await tableOfConditions(deps.pool, id);
+    if (owner !== undefined && owner !== table.id) {
+      throw new Refusal(409, 'note has an id that another note has', 'note');
+    }
+    await noteConditions(deps.pool, {
+      id,
+      tableId: table.id,
+      conditions: body.conditions,
+      note: body.note.trim(),
+      notedBy: viewer.id,
+      // A device whose clock is ahead notes what is so now.
+      notedAt: new Date(Math.min(new Date(body.notedAt).getTime(), deps.now())),
+    });
+    return c.json(await tableOf(viewer, table.id));
+  });
+
+  app.delete('/:id/conditions/:note', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const table = await tableOf(viewer, c.req.param('id'));
+    await withdrawConditions(deps.pool, table.id, requireUuid(c.req.param('note'), 'note'), now());
+    return c.json(await tableOf(viewer, table.id));
   });
 
   return app;

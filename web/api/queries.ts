@@ -1,7 +1,6 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, skipToken } from '@tanstack/react-query';
 import {
   benchmarkReplySchema,
-  clubTablesSchema,
   drillEntriesSchema,
   drillEntrySchema,
   playerSchema,
@@ -13,8 +12,16 @@ import {
   type DrillEntry,
   type Viewer,
 } from '../../core/records/club.ts';
+import {
+  clubTablesSchema,
+  tableLogSchema,
+  tableStateSchema,
+  type TableRef,
+} from '../../core/records/tableCard.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { computeBenchmark, solvePlan } from '../workers/solver.ts';
+import type { TableAsPlayed } from '../workers/protocol.ts';
+import type { TableChoice } from '../hall/tableChoice.ts';
 import { ApiError, call, get } from './client.ts';
 
 /** What the server has, one entry a resource; and what the worker computes, kept the same way. */
@@ -62,26 +69,58 @@ export const playerRoundsQuery = (id: string) =>
     queryFn: () => get(`/players/${id}/rounds`, roundsSchema),
   });
 
-export const planQuery = (drill: Drill) =>
+export const tableLogQuery = (id: string) =>
+  queryOptions({ queryKey: ['tables', id, 'log'], queryFn: () => get(`/tables/${id}/log`, tableLogSchema) });
+
+/** A table as it was when a round was played on it; it never changes. */
+export const tableStateQuery = ({ id, revision, conditionsId }: TableRef) =>
   queryOptions({
-    queryKey: ['plan', drill],
-    queryFn: () => solvePlan(drill),
+    queryKey: ['tables', id, 'states', revision, conditionsId],
+    staleTime: Infinity,
+    queryFn: () =>
+      get(
+        `/tables/${id}/states/${revision}${conditionsId === null ? '' : `?conditions=${conditionsId}`}`,
+        tableStateSchema,
+      ),
+  });
+
+/** Nothing is solved while either is not known. */
+export const planQuery = (drill: Drill | undefined, on: TableAsPlayed | undefined) =>
+  queryOptions({
+    queryKey: ['plan', drill, on],
+    queryFn: drill === undefined || on === undefined ? skipToken : () => solvePlan(drill, on),
+    // A stroke that does not do its work on a table will not do it at the next try.
+    retry: false,
     staleTime: Infinity,
     networkMode: 'always',
   });
 
-/** The kept benchmark, or one computed here and now and then kept by the server if the viewer is a coach. */
-export const benchmarkQuery = (entry: DrillEntry, stage: number, onProgress: (share: number) => void) =>
+/**
+ * The kept benchmark, or one computed here and now and then kept by the server if the viewer is a coach.
+ * @param ref the club's table whose state `on` is; undefined for a table as it ships
+ */
+export const benchmarkQuery = (
+  entry: DrillEntry,
+  stage: number,
+  { ref, on }: TableChoice,
+  onProgress: (share: number) => void,
+) =>
   queryOptions({
-    queryKey: ['benchmark', entry.document.slug, entry.revision, stage],
+    queryKey: ['benchmark', entry.document.slug, entry.revision, stage, on],
     staleTime: Infinity,
     queryFn: async () => {
-      const path = `/drills/${entry.document.slug}/revisions/${entry.revision}/stages/${stage}/benchmark`;
+      const path = `/drills/${entry.document.slug}/revisions/${entry.revision}/stages/${stage}/benchmark${addressOf(ref)}`;
       const kept = await get(path, benchmarkReplySchema);
       if (kept.benchmark !== null) return kept.benchmark;
-      const computed = await computeBenchmark(entry.document, stage, onProgress);
+      const computed = await computeBenchmark(entry.document, on, stage, onProgress);
       // A player's is not kept, and a benchmark is shown even when it cannot be kept.
       await call('PUT', path, computed).catch(() => undefined);
       return computed;
     },
   });
+
+function addressOf(ref: TableRef | undefined): string {
+  if (ref === undefined) return '';
+  const { id, revision, conditionsId } = ref;
+  return `?table=${id}&revision=${revision}${conditionsId === null ? '' : `&conditions=${conditionsId}`}`;
+}

@@ -12,3 +12,13 @@ export function ago(at: string | null): string {
 export function shortDay(at: string | number): string {
   return dayjs(at).format('D MMM');
 }
+
+/** "19:40". */
+export function clock(at: string): string {
+  return dayjs(at).format('HH:mm');
+}
+
+/** "24 Nov, 19:40". */
+export function dayAndClock(at: string): string {
+  return dayjs(at).format('D MMM, HH:mm');
+}

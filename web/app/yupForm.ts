@@ -16,7 +16,7 @@ export function checkedBy(schema: AnyObjectSchema) {
 }
 
 /** Where a failed save is told: at the field the server names, or at `fallback`. What was typed stays. */
-export function errorsOf(error: unknown, fallback: string): FormErrors {
+export function errorsOf(error: unknown, fallback: string): Record<string, string> {
   const message = error instanceof Error ? error.message : 'the save failed';
   return { [error instanceof ApiError && error.field !== null ? error.field : fallback]: message };
 }

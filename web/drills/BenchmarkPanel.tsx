@@ -5,17 +5,19 @@ import type { DrillEntry } from '../../core/records/club.ts';
 import { mostPoints } from '../../core/scoring/zonePoints.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
 import { benchmarkQuery } from '../api/queries.ts';
+import type { TableChoice } from '../hall/tableChoice.ts';
 import { LevelScale } from './LevelScale.tsx';
 
 interface BenchmarkPanelProps {
   readonly entry: DrillEntry;
   readonly stage: number;
+  readonly table: TableChoice;
 }
 
 /** What players of the five levels score here, by virtual players on this table. */
-export function BenchmarkPanel({ entry, stage }: BenchmarkPanelProps) {
+export function BenchmarkPanel({ entry, stage, table }: BenchmarkPanelProps) {
   const [share, setShare] = useState(0);
-  const benchmark = useQuery(benchmarkQuery(entry, stage, setShare));
+  const benchmark = useQuery(benchmarkQuery(entry, stage, table, setShare));
   const bands = entry.document.stages[stage - 1]?.bands ?? [];
   const maximum = entry.document.scoring.shots * mostPoints(bands);
   return (

@@ -3,7 +3,7 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import { buildTable } from '../../core/table/table.ts';
+import { buildTable, type Table } from '../../core/table/table.ts';
 import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
 import type { Orientation } from '../table/projection.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
@@ -13,6 +13,8 @@ interface DrillDrawingProps {
   readonly drill: Drill;
   /** Number of the stage, from 1. */
   readonly stage: number;
+  /** The table it is set on; one as it ships where none is given. */
+  readonly table?: Table | undefined;
   /** Without it only the balls are drawn. */
   readonly plan?: PlannedShot | undefined;
   /** Where the balls are while the stroke is played; as set otherwise. */
@@ -26,13 +28,14 @@ interface DrillDrawingProps {
 export function DrillDrawing({
   drill,
   stage,
+  table: given,
   plan,
   positions,
   orientation,
   onTap,
   children,
 }: DrillDrawingProps) {
-  const table = plan?.shot.table ?? buildTable(drill.table);
+  const table = plan?.shot.table ?? given ?? buildTable(drill.table);
   const bands = drill.stages[stage - 1]?.bands ?? [];
   const paths = plan?.result.paths ?? [];
   return (

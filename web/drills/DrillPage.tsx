@@ -1,16 +1,21 @@
-import { Button, Group, List, SegmentedControl, Stack, Table, Text, Title } from '@mantine/core';
+import { Button, Group, List, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { measurePlace } from '../../core/table/place.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { drillQuery, planQuery } from '../api/queries.ts';
+import { drillQuery, planQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
+import { chooseShipped, chooseState, currentState, tablesOfKind } from '../hall/tableChoice.ts';
 import { LineKey } from '../table/LineKey.tsx';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { percent } from '../words/units.ts';
@@ -23,22 +28,47 @@ import { usePlayback } from './usePlayback.ts';
 export function DrillPage() {
   const { slug = '' } = useParams();
   const entry = useQuery(drillQuery(slug));
+  const tables = useQuery(tablesQuery);
   if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
-  return <DrillSheet entry={entry.data} />;
+  if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
+  return <DrillSheet entry={entry.data} tables={tablesOfKind(tables.data, entry.data.document.table)} />;
 }
 
 /** The stage from the address, so that it can be shared. */
-function useStage(drill: Drill): readonly [number, (stage: number) => void] {
-  const [params, setParams] = useSearchParams();
+function useStage(
+  drill: Drill,
+  [params, setParams]: ReturnType<typeof useSearchParams>,
+): readonly [number, (stage: number) => void] {
   const wanted = Number(params.get('stage') ?? drill.stages.length);
   const stage = wanted >= 1 && wanted <= drill.stages.length ? Math.trunc(wanted) : drill.stages.length;
-  return [stage, (next) => setParams({ stage: String(next) }, { replace: true })];
+  const choose = (next: number) =>
+    setParams(
+      (before) => {
+        before.set('stage', String(next));
+        return before;
+      },
+      { replace: true },
+    );
+  return [stage, choose];
 }
 
-function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
+interface DrillSheetProps {
+  readonly entry: DrillEntry;
+  /** The club's tables on which it can be played. */
+  readonly tables: readonly ClubTable[];
+}
+
+function DrillSheet({ entry, tables }: DrillSheetProps) {
   const drill = entry.document;
-  const [stage, setStage] = useStage(drill);
-  const plan = useQuery(planQuery(drill));
+  const search = useSearchParams();
+  const [params, setParams] = search;
+  const [stage, setStage] = useStage(drill, search);
+  const table = tables.find((each) => each.id === params.get('table')) ?? tables[0];
+  const [now] = useState(() => Date.now());
+  const choice =
+    table === undefined ? chooseShipped(drill.table) : chooseState(table.id, currentState(table, now));
+  const built = tableOfCard(choice.on.card, choice.on.conditions);
+  const plan = useQuery(planQuery(drill, choice.on));
   const { term } = useWords();
   const playback = usePlayback(plan.data);
   return (
@@ -67,6 +97,24 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
             >
               Play the stroke
             </Button>
+            {tables.length > 1 && (
+              <Select
+                aria-label="Table"
+                w={210}
+                allowDeselect={false}
+                data={tables.map(({ id, name }) => ({ value: id, label: name }))}
+                value={table?.id ?? null}
+                onChange={(id) =>
+                  setParams(
+                    (before) => {
+                      if (id !== null) before.set('table', id);
+                      return before;
+                    },
+                    { replace: true },
+                  )
+                }
+              />
+            )}
             <SegmentedControl
               aria-label="Stage"
               value={String(stage)}
@@ -75,7 +123,13 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
             />
           </Group>
         </Group>
-        <DrillDrawing drill={drill} stage={stage} plan={plan.data} positions={playback.positions} />
+        <DrillDrawing
+          drill={drill}
+          stage={stage}
+          table={built}
+          plan={plan.data}
+          positions={playback.positions}
+        />
         {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
         <Group justify="space-between" mt="xs" align="start">
           <LineKey
@@ -84,12 +138,12 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
             window={`on the ${drill.task.next.ball}: chance of the pot`}
           />
         </Group>
-        <SetUpTable drill={drill} />
+        <SetUpTable drill={drill} preset={built.preset} />
       </div>
       <Stack>
         <Button
           component={Link}
-          to={`/lesson?drill=${drill.slug}&stage=${stage}`}
+          to={`/lesson?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
           size="lg"
           className="no-print"
         >
@@ -108,15 +162,14 @@ function DrillSheet({ entry }: { readonly entry: DrillEntry }) {
         </section>
         {plan.data !== undefined && <Stroke drill={drill} plan={plan.data} />}
         <Points drill={drill} stage={stage} />
-        <BenchmarkPanel entry={entry} stage={stage} />
+        <BenchmarkPanel entry={entry} stage={stage} table={choice} />
       </Stack>
     </div>
   );
 }
 
-function SetUpTable({ drill }: { readonly drill: Drill }) {
+function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset: TablePreset }) {
   const { vocabulary } = useWords();
-  const preset = TABLE_PRESETS[drill.table];
   return (
     <section aria-labelledby="set-up-title" className="card" style={{ marginTop: 14 }}>
       <Title order={2} size="h4" id="set-up-title">

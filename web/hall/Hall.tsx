@@ -2,70 +2,79 @@ import { Button, Group, Select, SimpleGrid, Stack, Text, TextInput, Title } from
 import { useForm } from '@mantine/form';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { newTableSchema, type ClubTable } from '../../core/records/club.ts';
+import { Link } from 'react-router';
+import { newTableSchema } from '../../core/records/club.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
+import { tableOfCard } from '../../core/table/card.ts';
 import { PRESET_IDS, type PresetId } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { buildTable } from '../../core/table/table.ts';
 import { call } from '../api/client.ts';
 import { tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { checkedBy, errorsOf } from '../app/yupForm.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
+import { useWords } from '../words/useWords.ts';
+import { cardInWords, roomInWords } from './cardWords.ts';
+import { conditionsInWords } from './conditionWords.ts';
+import { currentState } from './tableChoice.ts';
 
-/** The club's tables, each drawn to scale with what is known of it. */
+/** The club's tables, each drawn to scale, with how it plays. */
 export function Hall() {
   const viewer = useViewer();
   const tables = useQuery(tablesQuery);
   if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
+  const used = tables.data.filter((table) => !table.archived);
+  const archived = tables.data.filter((table) => table.archived);
   return (
     <Stack>
       <Title order={1}>The hall</Title>
-      {tables.data.length === 0 && <Text>The club has no table yet. Add the first one below.</Text>}
-      <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
-        {tables.data.map((table) => (
-          <TableCard key={table.id} table={table} />
+      {used.length === 0 && <Text>The club has no table in use. Add the first one below.</Text>}
+      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }} spacing="lg">
+        {used.map((table) => (
+          <TableTile key={table.id} table={table} />
         ))}
       </SimpleGrid>
+      {archived.length > 0 && (
+        <Text c="dimmed">
+          Archived:{' '}
+          {archived.map(({ id, name }, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              <Link to={`/hall/${id}`}>{name}</Link>
+            </span>
+          ))}
+        </Text>
+      )}
       {viewer.role === 'coach' && <AddTable />}
     </Stack>
   );
 }
 
-function TableCard({ table }: { readonly table: ClubTable }) {
-  const built = buildTable(table.preset);
-  const { preset, parameters } = built;
-  const facts = [
-    ['Size between noses', `${preset.length.toFixed(3)} × ${preset.width.toFixed(3)} m`],
-    ['Balls', `${(2000 * preset.ballRadius).toFixed(2)} mm, ${Math.round(1000 * preset.ballMass)} g`],
-    [
-      'Corner and middle mouths',
-      `${Math.round(1000 * preset.corner.mouth)} and ${Math.round(1000 * preset.middle.mouth)} mm`,
-    ],
-    ['Cloth', `rolling ${parameters.rollingFriction}, sliding ${parameters.slidingFriction}`],
-    [
-      'Cushions',
-      `restitution ${parameters.cushionRestitution}, nose ${(1000 * parameters.noseHeight).toFixed(1)} mm high`,
-    ],
-  ] as const;
+function TableTile({ table }: { readonly table: ClubTable }) {
+  const { vocabulary } = useWords();
+  const [now] = useState(() => Date.now());
+  const { card, conditions } = currentState(table, now);
+  const built = tableOfCard(card, conditions?.conditions ?? null);
+  const room = roomInWords(card.room, vocabulary);
   return (
-    <article className="card">
-      <Group justify="space-between" mb="xs">
-        <Title order={2} size="h3">
-          {table.name}
-        </Title>
-        <Text>{preset.name}</Text>
-      </Group>
-      <TableDrawing table={built} label={`${table.name}, a ${preset.name} table`} />
-      <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '2px 16px', margin: '12px 0 0' }}>
-        {facts.map(([name, value]) => (
-          <div key={name} style={{ display: 'contents' }}>
-            <dt className="muted">{name}</dt>
-            <dd style={{ margin: 0, textAlign: 'right' }}>{value}</dd>
-          </div>
-        ))}
-      </dl>
-    </article>
+    <Link to={`/hall/${table.id}`} className="card card-link">
+      <TableDrawing table={built} label={`${table.name}, a ${built.preset.name} table`} />
+      <Text fw={700} size="lg" mt="xs">
+        {table.name}
+      </Text>
+      <Text size="sm">{cardInWords(card, vocabulary)}</Text>
+      {conditions !== null && (
+        <Text size="sm" fw={700}>
+          Tonight: {conditionsInWords(conditions.conditions)}.
+        </Text>
+      )}
+      {room !== undefined && (
+        <Text size="sm" c="dimmed">
+          {room}
+        </Text>
+      )}
+    </Link>
   );
 }
 

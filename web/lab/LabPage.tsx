@@ -1,30 +1,35 @@
-import { Alert, Button, Group, Modal, Select, Stack, Switch, Text, Textarea, Title } from '@mantine/core';
+import { Alert, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useReducer, type KeyboardEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { toRadians, wrapAngle } from '../../core/math/angle.ts';
 import { marksOf } from '../../core/motion/marks.ts';
 import type { Shot } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
-import { PRESET_IDS } from '../../core/table/preset.ts';
-import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
+import { standardCard, tableOfCard } from '../../core/table/card.ts';
+import { CUE_REACH, roomBehind } from '../../core/table/room.ts';
+import { tablesQuery } from '../api/queries.ts';
 import { KeyCap } from '../app/KeyCap.tsx';
+import { Loading } from '../app/Loading.tsx';
 import { BallPanel } from './BallPanel.tsx';
+import { addBall, firstShot, moveBall, onTable, removeBall, shotFromLink, shotToLink } from './labShot.ts';
 import {
-  addBall,
-  firstShot,
-  moveBall,
-  readShotText,
-  removeBall,
-  shotFromLink,
-  shotText,
-  shotToLink,
-} from './labShot.ts';
-import { labReducer, startLab, withParameters, withStrike } from './labState.ts';
+  labReducer,
+  startLab,
+  withParameters,
+  withStrike,
+  type ChosenTable,
+  type LabPosition,
+  type LabState,
+} from './labState.ts';
+import { chooseTable, LabHead } from './LabHead.tsx';
 import { LabTable } from './LabTable.tsx';
 import { eventTime, ReplayBar } from './ReplayBar.tsx';
 import { StrokePanel } from './StrokePanel.tsx';
 import { EventList } from './EventList.tsx';
+import { ShotFileForm } from './ShotFileForm.tsx';
 import { useReplay } from './replay.ts';
 
 /** What the bed gives back when balls may leave it. */
@@ -35,10 +40,35 @@ const FAST = 7;
 
 /** A table to try a shot on: set the balls, set the stroke, see what it does and why. */
 export function LabPage() {
+  const [params] = useSearchParams();
+  const tables = useQuery(tablesQuery);
+  // The lab works without the hall, unless the address names one of its tables.
+  if (tables.data === undefined && params.has('table'))
+    return <Loading what="the table" error={tables.error} />;
+  return <Lab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+}
+
+function firstPosition(params: URLSearchParams, tables: readonly ClubTable[]): LabPosition {
+  const linked = shotFromLink(params.get('shot') ?? '');
+  if (linked !== undefined) return { shot: linked, chosen: undefined };
+  const chosen = chooseTable(params.get('table') ?? '', tables) ?? {
+    key: 'pool-9ft',
+    card: standardCard('pool-9ft'),
+    conditions: null,
+  };
+  return { shot: firstShot(tableOfCard(chosen.card, chosen.conditions)), chosen };
+}
+
+/** How much room the cue has behind the struck ball, metres; Infinity where nothing is known. */
+function roomFor({ shot, chosen }: LabState): number {
+  const struck = shot.balls.find((ball) => ball.id === shot.strike.ball);
+  if (struck === undefined || chosen === undefined) return Infinity;
+  return roomBehind(shot.table, chosen.card.room, struck, shot.strike.direction);
+}
+
+function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const [params, setParams] = useSearchParams();
-  const [state, dispatch] = useReducer(labReducer, undefined, () =>
-    startLab(shotFromLink(params.get('shot') ?? '') ?? firstShot('pool-9ft')),
-  );
+  const [state, dispatch] = useReducer(labReducer, undefined, () => startLab(firstPosition(params, tables)));
   const { shot, kept, selected } = state;
   const result = useMemo(() => simulate(shot, { paths: true }), [shot]);
   const keptResult = useMemo(
@@ -52,6 +82,12 @@ export function LabPage() {
   function change(next: Shot, sameStep = false) {
     replay.reset();
     dispatch({ kind: 'change', shot: next, sameStep });
+  }
+
+  function setUp(chosen: ChosenTable) {
+    replay.reset();
+    const table = tableOfCard(chosen.card, chosen.conditions);
+    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen } });
   }
 
   const ball = shot.balls.find((each) => each.id === selected);
@@ -94,36 +130,19 @@ export function LabPage() {
     action();
   }
 
-  const lively = shot.table.parameters.bedRestitution > 0;
+  const room = roomFor(state);
   const risky = shot.strike.speed >= FAST || shot.strike.elevation >= STEEP_RAD;
   const leaves = result.events.some((event) => event.kind === 'off-table');
   return (
     <div className="lab">
       <Stack gap={8}>
-        <Group justify="space-between" align="end">
-          <Title order={1}>Lab</Title>
-          <Group gap={8}>
-            <Select
-              aria-label="Table"
-              size="sm"
-              w={230}
-              allowDeselect={false}
-              data={PRESET_IDS.map((id) => ({ value: id, label: TABLE_PRESETS[id].name }))}
-              value={shot.table.preset.id}
-              onChange={(value) => {
-                const id = PRESET_IDS.find((each) => each === value);
-                if (id !== undefined) change(firstShot(id));
-              }}
-            />
-            <Switch
-              label="Balls may hop"
-              checked={lively}
-              onChange={(event) =>
-                change(withParameters(shot, { bedRestitution: event.currentTarget.checked ? LIVELY_BED : 0 }))
-              }
-            />
-          </Group>
-        </Group>
+        <LabHead
+          tables={tables}
+          table={shot.table}
+          chosen={state.chosen}
+          onChoose={setUp}
+          onHop={(hop) => change(withParameters(shot, { bedRestitution: hop ? LIVELY_BED : 0 }))}
+        />
         <LabTable
           shot={shot}
           result={result}
@@ -144,6 +163,12 @@ export function LabPage() {
           <Alert color="coral" variant="outline" p="xs">
             {leaves ? 'A ball leaves the table. ' : 'A stroke like this can send a ball off the table. '}
             Clear the landing side, mind eyes and glass; some halls forbid it, and the house rules win.
+          </Alert>
+        )}
+        {room < CUE_REACH && (
+          <Alert color="gold" variant="outline" p="xs">
+            Only {room.toFixed(2)} m behind the cue ball, a full cue needs {CUE_REACH} m: a short cue, or a
+            raised butt.
           </Alert>
         )}
         <section className="card" aria-labelledby="events-title">
@@ -217,43 +242,12 @@ export function LabPage() {
         <ShotFileForm
           shot={shot}
           onRead={(read) => {
-            change(read);
+            replay.reset();
+            dispatch({ kind: 'set up', position: { shot: read, chosen: undefined } });
             fileDialog.close();
           }}
         />
       </Modal>
     </div>
-  );
-}
-
-/** The shot as its open file: copy it from here, or put another one in. */
-function ShotFileForm({ shot, onRead }: { readonly shot: Shot; readonly onRead: (shot: Shot) => void }) {
-  const [text, setText] = useState(() => shotText(shot));
-  const [error, setError] = useState<string>();
-  return (
-    <Stack>
-      <Textarea
-        label="jolly-rail/shot, version 1"
-        autosize
-        minRows={8}
-        maxRows={16}
-        value={text}
-        error={error}
-        onChange={(event) => setText(event.currentTarget.value)}
-      />
-      <Button
-        onClick={() => {
-          try {
-            const read = readShotText(text);
-            simulate(read);
-            onRead(read);
-          } catch (cause) {
-            setError(cause instanceof Error ? cause.message : 'this is no shot');
-          }
-        }}
-      >
-        Read this shot
-      </Button>
-    </Stack>
   );
 }

@@ -9,7 +9,7 @@ import { withParameters, withStrike } from './labState.ts';
 import { Replay } from './replay.ts';
 import { tipWords } from './TipPicker.tsx';
 
-const shot = firstShot('pool-9ft');
+const shot = firstShot(buildTable('pool-9ft'));
 const marks = marksOf(simulate(shot, { paths: true }), shot.table);
 const sentences = (vocabulary: 'pool' | 'snooker') => marks.map((mark) => eventWords(mark, vocabulary));
 
@@ -23,7 +23,7 @@ describe('a shot in words', () => {
   });
 
   it('has no diamonds where the table has none, and says when a ball hops and comes down', () => {
-    const snooker = firstShot('snooker-12ft');
+    const snooker = firstShot(buildTable('snooker-12ft'));
     const plain = marksOf(simulate(snooker, { paths: true }), snooker.table);
     expect(plain.map((mark) => eventWords(mark, 'snooker')).join('\n')).not.toContain('diamonds');
     const hopping = withStrike(withParameters(shot, { bedRestitution: 0.5 }), { elevation: 0.7 });

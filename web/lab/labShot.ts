@@ -1,11 +1,11 @@
 import { compressToEncodedURIComponent, decompressFromEncodedURIComponent } from 'lz-string';
-import { readShotFile, shotFileSchema, writeShotFile, type ShotFile } from '../../core/formats/shotFile.ts';
+import { readShotFile, writeShotFile } from '../../core/formats/shotFile.ts';
+import { shotFileSchema, type ShotFile } from '../../core/formats/shotFileSchema.ts';
 import { contactDistance } from '../../core/motion/ballBall.ts';
 import type { BallOnTable, Shot } from '../../core/motion/shot.ts';
 import { noseDistance } from '../../core/motion/noseDistance.ts';
 import type { Point } from '../../core/math/point.ts';
-import { buildTable, type Table } from '../../core/table/table.ts';
-import type { PresetId } from '../../core/table/preset.ts';
+import type { Table } from '../../core/table/table.ts';
 
 /** The id of the cue ball in the lab. */
 export const CUE = 'cue';
@@ -23,8 +23,7 @@ function ballOn(table: Table, id: string, at: Point): BallOnTable {
 }
 
 /** What the lab shows first on a table: three balls and a stroke that pots nothing yet but meets one. */
-export function firstShot(id: PresetId): Shot {
-  const table = buildTable(id);
+export function firstShot(table: Table): Shot {
   const { length, width } = table;
   const names = table.preset.markings === 'colours' ? ['red', 'blue'] : ['1', '2'];
   const balls = [
@@ -89,6 +88,17 @@ export function addBall(shot: Shot, id: string): Shot {
   const { table } = shot;
   const place = freePlace(shot, id, { x: table.length / 2, y: table.width / 2 });
   return { ...shot, balls: [...shot.balls, ballOn(table, id, place)] };
+}
+
+/**
+ * The same balls, with their sizes there, on another table of the same length and width; on one of another size the
+ * first position.
+ */
+export function onTable(shot: Shot, table: Table): Shot {
+  if (table.length !== shot.table.length || table.width !== shot.table.width) return firstShot(table);
+  const moved: Shot = { ...shot, table, balls: shot.balls.map((ball) => ballOn(table, ball.id, ball)) };
+  // A larger cue ball may not have room where a smaller one had.
+  return shot.balls.reduce<Shot>((before, ball) => moveBall(before, ball.id, ball), moved);
 }
 
 export function removeBall(shot: Shot, id: string): Shot {

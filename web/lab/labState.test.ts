@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { contactDistance } from '../../core/motion/ballBall.ts';
+import { standardCard, tableOfCard } from '../../core/table/card.ts';
+import { buildTable } from '../../core/table/table.ts';
 import { simulate } from '../../core/motion/simulate.ts';
 import {
   addableBalls,
@@ -8,6 +10,7 @@ import {
   firstShot,
   freePlace,
   moveBall,
+  onTable,
   removeBall,
   shotFromLink,
   shotToLink,
@@ -23,17 +26,46 @@ describe('the lab', () => {
     });
     fc.assert(
       fc.property(fc.array(move, { minLength: 1, maxLength: 12 }), (moves) => {
-        let state: LabState = startLab(firstShot('pool-9ft'));
+        let state: LabState = startLab({ shot: firstShot(buildTable('pool-9ft')), chosen: undefined });
         for (const { id, x, y } of moves)
           state = labReducer(state, { kind: 'change', shot: moveBall(state.shot, id, { x, y }) });
         const end = state.shot;
         for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'undo' });
-        expect(state.shot).toEqual(firstShot('pool-9ft'));
+        expect(state.shot).toEqual(firstShot(buildTable('pool-9ft')));
         for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'redo' });
         expect(state.shot).toEqual(end);
       }),
       { seed: 5, numRuns: 60 },
     );
+  });
+
+  it('takes the balls to another table: their sizes and its cloth change, their places only if they must', () => {
+    const shot = firstShot(buildTable('pool-9ft'));
+    const worn = tableOfCard(
+      { ...standardCard('pool-9ft'), ballSet: 'large cue ball', clothSpeed: 'slow' },
+      null,
+    );
+    const there = onTable(shot, worn);
+    expect(there.balls.map(({ x, y }) => [x, y])).toEqual(shot.balls.map(({ x, y }) => [x, y]));
+    expect(there.balls[0]?.radius).toBeCloseTo(0.03015, 9);
+    expect(there.table.parameters.rollingFriction).toBe(0.013);
+    expect(onTable(shot, buildTable('snooker-12ft'))).toEqual(firstShot(buildTable('snooker-12ft')));
+    // A larger ball that would stand in its neighbour is moved off it.
+    const close = moveBall(shot, 'cue', { x: (shot.balls[1]?.x ?? 0) - 0.01, y: shot.balls[1]?.y ?? 0 });
+    expect(() => simulate(onTable(close, worn))).not.toThrow();
+  });
+
+  it('undo after a change of table brings the old table back', () => {
+    const shot = firstShot(buildTable('pool-9ft'));
+    const chosen = { key: 'pool-9ft', card: standardCard('pool-9ft'), conditions: null };
+    const damp = { ...chosen, conditions: { air: 'damp', warmth: 'ordinary', balls: 'ordinary' } as const };
+    const wet = onTable(shot, tableOfCard(damp.card, damp.conditions));
+    const changed = labReducer(startLab({ shot, chosen }), {
+      kind: 'set up',
+      position: { shot: wet, chosen: damp },
+    });
+    expect(changed.shot.table.parameters.rollingFriction).toBeCloseTo(0.0112, 9);
+    expect(labReducer(changed, { kind: 'undo' })).toMatchObject({ shot, chosen });
   });
 
   it('never puts a ball off the cloth or into another one, wherever it is dragged', () => {
@@ -42,7 +74,7 @@ describe('the lab', () => {
         fc.double({ min: -1, max: 4, noNaN: true }),
         fc.double({ min: -1, max: 3, noNaN: true }),
         (x, y) => {
-          const shot = moveBall(firstShot('eight-7ft'), 'cue', { x, y });
+          const shot = moveBall(firstShot(buildTable('eight-7ft')), 'cue', { x, y });
           const [cue, ...others] = shot.balls;
           for (const other of others) {
             const least = contactDistance(cue?.radius ?? 0, other.radius);
@@ -58,7 +90,7 @@ describe('the lab', () => {
   });
 
   it('adds and takes away balls, and offers those that are not there', () => {
-    const shot = addBall(firstShot('snooker-12ft'), 'black');
+    const shot = addBall(firstShot(buildTable('snooker-12ft')), 'black');
     expect(addableBalls(shot)).not.toContain('black');
     expect(simulate(shot).complete).toBe(true);
     expect(addableBalls(removeBall(shot, 'black'))).toContain('black');
@@ -69,7 +101,10 @@ describe('the lab', () => {
   });
 
   it('goes into an address and comes back from it; anything else is no shot', () => {
-    const shot = withStrike(firstShot('pool-9ft'), { speed: 3.5, tip: { side: 0.2, height: -0.1 } });
+    const shot = withStrike(firstShot(buildTable('pool-9ft')), {
+      speed: 3.5,
+      tip: { side: 0.2, height: -0.1 },
+    });
     const back = shotFromLink(shotToLink(shot));
     expect(back?.balls).toEqual(shot.balls);
     expect(back?.strike.tip).toEqual(shot.strike.tip);

@@ -1,12 +1,23 @@
 import type { Shot, Strike } from '../../core/motion/shot.ts';
 import type { MotionParameters } from '../../core/table/parameters.ts';
-import { buildTable } from '../../core/table/table.ts';
+import { buildCustomTable } from '../../core/table/table.ts';
+import type { TableAsPlayed } from '../workers/protocol.ts';
+
+/** The table that was chosen: one of the club's, by its id, or a kind of table, by its own. */
+export interface ChosenTable extends TableAsPlayed {
+  readonly key: string;
+}
+
+/** A shot, and the table it was set on; undefined for a table that came with a file or a link. */
+export interface LabPosition {
+  readonly shot: Shot;
+  readonly chosen: ChosenTable | undefined;
+}
 
 /** What the lab holds: the shot, what came before and after it, the ball in hand, and a stroke kept for comparison. */
-export interface LabState {
-  readonly shot: Shot;
-  readonly past: readonly Shot[];
-  readonly future: readonly Shot[];
+export interface LabState extends LabPosition {
+  readonly past: readonly LabPosition[];
+  readonly future: readonly LabPosition[];
   readonly selected: string;
   readonly kept: Strike | undefined;
 }
@@ -14,6 +25,7 @@ export interface LabState {
 export type LabAction =
   /** A change; while one thing is dragged all its steps count as one. */
   | { readonly kind: 'change'; readonly shot: Shot; readonly sameStep?: boolean }
+  | { readonly kind: 'set up'; readonly position: LabPosition }
   | { readonly kind: 'undo' }
   | { readonly kind: 'redo' }
   | { readonly kind: 'select'; readonly id: string }
@@ -22,8 +34,12 @@ export type LabAction =
 
 const LONGEST_PAST = 200;
 
-export function startLab(shot: Shot): LabState {
-  return { shot, past: [], future: [], selected: shot.strike.ball, kept: undefined };
+export function startLab(position: LabPosition): LabState {
+  return { ...position, past: [], future: [], selected: position.shot.strike.ball, kept: undefined };
+}
+
+function positionOf({ shot, chosen }: LabState): LabPosition {
+  return { shot, chosen };
 }
 
 function withSelection(state: LabState): LabState {
@@ -38,7 +54,14 @@ export function labReducer(state: LabState, action: LabAction): LabState {
       return withSelection({
         ...state,
         shot: action.shot,
-        past: action.sameStep === true ? state.past : [...state.past, state.shot].slice(-LONGEST_PAST),
+        past: action.sameStep === true ? state.past : [...state.past, positionOf(state)].slice(-LONGEST_PAST),
+        future: [],
+      });
+    case 'set up':
+      return withSelection({
+        ...state,
+        ...action.position,
+        past: [...state.past, positionOf(state)].slice(-LONGEST_PAST),
         future: [],
       });
     case 'undo': {
@@ -46,15 +69,15 @@ export function labReducer(state: LabState, action: LabAction): LabState {
       if (before === undefined) return state;
       return withSelection({
         ...state,
-        shot: before,
+        ...before,
         past: state.past.slice(0, -1),
-        future: [state.shot, ...state.future],
+        future: [positionOf(state), ...state.future],
       });
     }
     case 'redo': {
       const [after, ...future] = state.future;
       if (after === undefined) return state;
-      return withSelection({ ...state, shot: after, past: [...state.past, state.shot], future });
+      return withSelection({ ...state, ...after, past: [...state.past, positionOf(state)], future });
     }
     case 'select':
       return { ...state, selected: action.id };
@@ -71,5 +94,9 @@ export function withStrike(shot: Shot, change: Partial<Strike>): Shot {
 
 /** The same balls on the same table with other parameters. */
 export function withParameters(shot: Shot, change: Partial<MotionParameters>): Shot {
-  return { ...shot, table: buildTable(shot.table.preset.id, { ...shot.table.parameters, ...change }) };
+  const { preset, parameters, pockets } = shot.table;
+  return {
+    ...shot,
+    table: buildCustomTable(preset, { ...parameters, ...change }, pockets.length > 0),
+  };
 }

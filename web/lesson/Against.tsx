@@ -5,8 +5,9 @@ import type { OpenRound } from '../../core/records/club.ts';
 import { placeRound } from '../../core/scoring/benchmark.ts';
 import { mostPoints } from '../../core/scoring/zonePoints.ts';
 import { benchmarkQuery, playerRoundsQuery } from '../api/queries.ts';
+import { asPlayed } from '../hall/tableChoice.ts';
 import { LevelScale, type ScaleMark } from '../drills/LevelScale.tsx';
-import { comparableRounds, pointsOf } from '../players/rounds.ts';
+import { comparableRounds, pointsOf, roundsOnUnlikeTables } from '../players/rounds.ts';
 import { placingWords } from '../players/placingWords.ts';
 import type { Scoring } from './scoring.ts';
 
@@ -19,7 +20,12 @@ interface AgainstProps {
 export function Against({ open, scoring }: AgainstProps) {
   const { round, document } = open;
   const benchmark = useQuery(
-    benchmarkQuery({ revision: round.revision, document }, round.stage, () => undefined),
+    benchmarkQuery(
+      { revision: round.revision, document },
+      round.stage,
+      { ref: round.table, on: asPlayed(open.tableState) },
+      () => undefined,
+    ),
   );
   const rounds = useQuery(playerRoundsQuery(round.player.id));
   const maximum = scoring.shots * mostPoints(document.stages[round.stage - 1]?.bands ?? []);
@@ -27,9 +33,9 @@ export function Against({ open, scoring }: AgainstProps) {
 
   const points = pointsOf(scoring.attempts);
   const played = scoring.attempts.length;
-  const before = comparableRounds(rounds.data ?? [], round)
-    .filter((other) => other.id !== round.id)
-    .map((r) => pointsOf(r.attempts));
+  const others = (rounds.data ?? []).filter((other) => other.id !== round.id);
+  const before = comparableRounds(others, round).map((r) => pointsOf(r.attempts));
+  const unlike = roundsOnUnlikeTables(others, round).length;
   const onCourse = played === 0 ? undefined : Math.round((points / played) * scoring.shots);
   const complete = played >= scoring.shots;
   const marks: ScaleMark[] = [
@@ -53,6 +59,11 @@ export function Against({ open, scoring }: AgainstProps) {
     <section className={complete ? 'card' : 'card scoring-aside'}>
       <Text fw={700}>Against the levels</Text>
       <LevelScale benchmark={benchmark.data} maximum={maximum} marks={marks} />
+      {unlike > 0 && (
+        <Text size="xs" c="dimmed">
+          {unlike === 1 ? '1 round' : `${unlike} rounds`} on tables that played otherwise not compared.
+        </Text>
+      )}
       <Verdict
         benchmark={benchmark.data}
         points={points}

@@ -2,10 +2,15 @@ import { Button, Select, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import type { ClubTable, DrillEntry, OpenRound, Player } from '../../core/records/club.ts';
-import { drillsQuery, playersQuery, tablesQuery } from '../api/queries.ts';
+import type { DrillEntry, OpenRound, Player } from '../../core/records/club.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
+import { tableFingerprint } from '../../core/table/table.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { drillsQuery, planQuery, playersQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { DrillDrawing } from '../drills/DrillDrawing.tsx';
+import { asPlayed, currentState, tablesOfKind } from '../hall/tableChoice.ts';
+import { conditionsInWords } from '../hall/conditionWords.ts';
 import { openRound } from './roundStore.ts';
 
 /** Where a round begins: who plays what, on which table. */
@@ -35,7 +40,7 @@ interface StartRoundProps {
 function StartRound({ players, drills, tables }: StartRoundProps) {
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
-  const [tableChoice, setTableChoice] = useState<string | null>(null);
+  const [now] = useState(() => Date.now());
   const choose = (name: string, value: string | null) => {
     const next = new URLSearchParams(params);
     if (value === null) next.delete(name);
@@ -49,18 +54,32 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
   const stages = entry?.document.stages ?? [];
   const stage = Math.min(stages.length, Math.max(1, Number(params.get('stage') ?? stages.length) || 1));
-  const fitting = tables.filter((table) => table.preset === entry?.document.table);
-  const table = fitting.find((each) => each.id === tableChoice) ?? fitting[0];
+  const fitting = entry === undefined ? [] : tablesOfKind(tables, entry.document.table);
+  const table = fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
+  const state = table === undefined ? undefined : currentState(table, now);
+  const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
+
+  // The button does not wait for it: only a stroke that is known to fail on this table keeps a round from starting.
+  const plan = useQuery(planQuery(entry?.document, state && asPlayed(state)));
 
   async function start(): Promise<void> {
     if (player === undefined || entry === undefined || table === undefined) return;
+    if (state === undefined || built === undefined) return;
     const { document, revision } = entry;
     const open: OpenRound = {
       document,
+      tableState: state,
       round: {
         id: crypto.randomUUID(),
         player: { id: player.id, name: player.name, hand: player.hand },
-        table,
+        table: {
+          id: table.id,
+          name: table.name,
+          preset: table.preset,
+          revision: state.revision,
+          conditionsId: state.conditions?.id ?? null,
+          fingerprint: tableFingerprint(built),
+        },
         drill: document.slug,
         revision,
         stage,
@@ -118,9 +137,16 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
               label="Table"
               size="md"
               allowDeselect={false}
+              description={
+                state === undefined
+                  ? undefined
+                  : state.conditions === null
+                    ? undefined
+                    : `Tonight: ${conditionsInWords(state.conditions.conditions)}`
+              }
               data={fitting.map((each) => ({ value: each.id, label: each.name }))}
               value={table?.id ?? null}
-              onChange={setTableChoice}
+              onChange={(value) => choose('table', value)}
               error={
                 table === undefined ? 'The hall has no table for this drill: add one in Hall.' : undefined
               }
@@ -130,7 +156,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
         <Button
           size="xl"
           onClick={() => void start()}
-          disabled={player === undefined || entry === undefined || table === undefined}
+          disabled={player === undefined || entry === undefined || table === undefined || plan.isError}
         >
           Start
         </Button>
@@ -145,7 +171,8 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
             <Title order={2} size="h3" mb="xs">
               {entry.document.title}
             </Title>
-            <DrillDrawing drill={entry.document} stage={stage} />
+            <DrillDrawing drill={entry.document} stage={stage} table={built} plan={plan.data} />
+            {plan.isError && <Text mt="xs">Not on this table: {plan.error.message}.</Text>}
             <Text mt="xs">{entry.document.purpose}</Text>
           </>
         )}

@@ -1,6 +1,7 @@
 import { Anchor, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import type { OpenRound } from '../../core/records/club.ts';
+import { conditionsInWords } from '../hall/conditionWords.ts';
 import { OutboxNotice } from './OutboxNotice.tsx';
 import type { Scoring } from './scoring.ts';
 
@@ -12,6 +13,7 @@ interface ScoringHeadProps {
 
 export function ScoringHead({ open, scoring, storeFailed }: ScoringHeadProps) {
   const { round, document } = open;
+  const { conditions } = open.tableState;
   const points = scoring.attempts.reduce((sum, attempt) => sum + attempt.points, 0);
   const shot = Math.min(scoring.attempts.length + 1, scoring.shots);
   return (
@@ -25,7 +27,9 @@ export function ScoringHead({ open, scoring, storeFailed }: ScoringHeadProps) {
             {document.title}
           </Title>
           <Text c="dimmed" size="sm">
-            {round.player.name}, {round.table.name}, {document.stages[round.stage - 1]?.title.toLowerCase()}
+            {round.player.name}, {round.table.name}
+            {conditions === null ? '' : ` (${conditionsInWords(conditions.conditions)})`},{' '}
+            {document.stages[round.stage - 1]?.title.toLowerCase()}
           </Text>
         </div>
         <Group gap="xl" wrap="nowrap">

@@ -6,6 +6,7 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { OpenRound } from '../../core/records/club.ts';
 import { planQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
+import { asPlayed } from '../hall/tableChoice.ts';
 import { DrillDrawing } from '../drills/DrillDrawing.tsx';
 import { LineKey } from '../table/LineKey.tsx';
 import { LandingMark } from '../table/marks.tsx';
@@ -34,7 +35,7 @@ export function ScoringPage() {
 }
 
 function PlannedScoring({ open }: { readonly open: OpenRound }) {
-  const plan = useQuery(planQuery(open.document));
+  const plan = useQuery(planQuery(open.document, asPlayed(open.tableState)));
   if (plan.data === undefined) return <Loading what="the planned stroke" error={plan.error} />;
   return <Scoring open={open} plan={plan.data} />;
 }

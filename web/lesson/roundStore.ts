@@ -1,5 +1,6 @@
 import { get as read, set as write } from 'idb-keyval';
 import { openRoundSchema, type OpenRound } from '../../core/records/club.ts';
+import type { NewRound } from '../../core/records/round.ts';
 import { get, OfflineError } from '../api/client.ts';
 import { readJournal, strikeFromJournal, writeToJournal, type JournalEntry } from './journal.ts';
 import { enqueue, isWaiting } from './outbox.ts';
@@ -27,20 +28,23 @@ async function readRound(id: string): Promise<OpenRound | undefined> {
 /** Opens a round on this device and queues it for the server. */
 export function openRound(open: OpenRound): Promise<void> {
   const { round } = open;
+  const body: NewRound = {
+    playerId: round.player.id,
+    tableId: round.table.id,
+    tableRevision: round.table.revision,
+    conditionsId: round.table.conditionsId,
+    drill: round.drill,
+    revision: round.revision,
+    stage: round.stage,
+    startedAt: round.startedAt,
+  };
   return inOrder(async () => {
     await write(key(round.id), open);
     await enqueue({
       roundId: round.id,
       method: 'PUT',
       path: `/rounds/${round.id}`,
-      body: {
-        playerId: round.player.id,
-        tableId: round.table.id,
-        drill: round.drill,
-        revision: round.revision,
-        stage: round.stage,
-        startedAt: round.startedAt,
-      },
+      body,
       label: `The round of ${round.player.name}`,
     });
   });

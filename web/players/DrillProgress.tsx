@@ -6,7 +6,11 @@ import type { DrillEntry, Round } from '../../core/records/club.ts';
 import { mostPoints } from '../../core/scoring/zonePoints.ts';
 import { placeRound, scoreBands, type ScoreBand } from '../../core/scoring/benchmark.ts';
 import { median } from '../../core/statistics/summary.ts';
-import { benchmarkQuery } from '../api/queries.ts';
+import type { TableRef } from '../../core/records/tableCard.ts';
+import { benchmarkQuery, tableStateQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { asPlayed } from '../hall/tableChoice.ts';
+import type { TableAsPlayed } from '../workers/protocol.ts';
 import { LandingScatter } from './LandingScatter.tsx';
 import { placingWords } from './placingWords.ts';
 import { pointsOf } from './rounds.ts';
@@ -20,16 +24,35 @@ export interface TrendProps {
 interface DrillProgressProps {
   readonly entry: DrillEntry;
   readonly stage: number;
+  /** On which these rounds were played, or one on which balls run alike. */
+  readonly table: TableRef;
   /** Complete rounds that can be compared, oldest first. */
   readonly rounds: readonly Round[];
   /** How many more were ended early and are left out. */
   readonly early: number;
+  /** How many more were played on tables on which balls run otherwise. */
+  readonly unlike: number;
   readonly chart: (props: TrendProps) => ReactNode;
 }
 
 /** How one drill has gone: best, last, median of five, the rounds over time, and the landings. */
-export function DrillProgress({ entry, stage, rounds, early, chart }: DrillProgressProps) {
-  const benchmark = useQuery(benchmarkQuery(entry, stage, () => undefined));
+export function DrillProgress(props: DrillProgressProps) {
+  const state = useQuery(tableStateQuery(props.table));
+  if (state.data === undefined) return <Loading what="the table" error={state.error} />;
+  return <Progress {...props} on={asPlayed(state.data)} />;
+}
+
+function Progress({
+  entry,
+  stage,
+  table,
+  on,
+  rounds,
+  early,
+  unlike,
+  chart,
+}: DrillProgressProps & { readonly on: TableAsPlayed }) {
+  const benchmark = useQuery(benchmarkQuery(entry, stage, { ref: table, on }, () => undefined));
   const { document } = entry;
   const maximum = document.scoring.shots * mostPoints(document.stages[stage - 1]?.bands ?? []);
   const scores = rounds.map((round) => pointsOf(round.attempts));
@@ -47,6 +70,7 @@ export function DrillProgress({ entry, stage, rounds, early, chart }: DrillProgr
             <Text c="dimmed" size="sm">
               Points of {maximum}, {rounds.length === 1 ? '1 round' : `${rounds.length} rounds`}
               {early > 0 ? `; ${early} ended early left out` : ''}
+              {unlike > 0 ? `; ${unlike} on tables that played otherwise left out` : ''}
             </Text>
             {benchmark.data !== undefined && (
               <LastPlacing score={scores.at(-1) ?? 0} benchmark={benchmark.data} />
@@ -60,7 +84,7 @@ export function DrillProgress({ entry, stage, rounds, early, chart }: DrillProgr
           maximum,
         })}
       </section>
-      <LandingScatter document={document} stage={stage} rounds={rounds} />
+      <LandingScatter document={document} on={on} stage={stage} rounds={rounds} />
     </>
   );
 }

@@ -9,19 +9,21 @@ import { DrillDrawing } from '../drills/DrillDrawing.tsx';
 import { ErrorArrow, LandingMark } from '../table/marks.tsx';
 import { alongAndAcross, centimetres } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
+import type { TableAsPlayed } from '../workers/protocol.ts';
 
 /** Rounds whose landings are shown: what somebody does these days, not what they did at first. */
 const SHOWN_ROUNDS = 5;
 
 interface LandingScatterProps {
   readonly document: Drill;
+  readonly on: TableAsPlayed;
   readonly stage: number;
   readonly rounds: readonly Round[];
 }
 
 /** Where the cue ball stopped in the last rounds, and by how much it misses the plan on average. */
-export function LandingScatter({ document, stage, rounds }: LandingScatterProps) {
-  const plan = useQuery(planQuery(document));
+export function LandingScatter({ document, on, stage, rounds }: LandingScatterProps) {
+  const plan = useQuery(planQuery(document, on));
   const recent = rounds.slice(-SHOWN_ROUNDS).flatMap((round) => round.attempts);
   const landed = recent.flatMap((attempt) =>
     attempt.landing === null || attempt.along === null || attempt.across === null

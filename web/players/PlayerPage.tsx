@@ -10,7 +10,7 @@ import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { kindsOf, type RoundKind } from './kinds.ts';
 import { DrillProgress } from './DrillProgress.tsx';
-import { comparableRounds } from './rounds.ts';
+import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
 
@@ -89,6 +89,7 @@ function Progress({ rounds, drills }: ProgressProps) {
   if (chosen === undefined) return null;
   const entry = drills.find((each) => each.document.slug === chosen.drill);
   const comparable = comparableRounds(rounds, chosen);
+  const unlike = roundsOnUnlikeTables(rounds, chosen).length;
   const early = rounds.filter((round) => sameKind(round, chosen)).length - comparable.length;
   return (
     <>
@@ -98,7 +99,12 @@ function Progress({ rounds, drills }: ProgressProps) {
         allowDeselect={false}
         data={kinds.map((kind) => ({
           value: kind.key,
-          label: `${titleOf(kind.drill)}, stage ${kind.stage}${kind.newest ? '' : `, revision ${kind.revision}`} (${kind.rounds})`,
+          label: [
+            `${titleOf(kind.drill)}, stage ${kind.stage}`,
+            ...(kind.newest ? [] : [`revision ${kind.revision}`]),
+            ...(roundsOnUnlikeTables(rounds, kind).length === 0 ? [] : [kind.table.name]),
+            kind.rounds === 1 ? '1 round' : `${kind.rounds} rounds`,
+          ].join(', '),
         }))}
         value={chosen.key}
         onChange={(value) => value !== null && setParams({ kind: value }, { replace: true })}
@@ -111,8 +117,10 @@ function Progress({ rounds, drills }: ProgressProps) {
         <DrillProgress
           entry={entry}
           stage={chosen.stage}
+          table={chosen.table}
           rounds={comparable}
           early={early}
+          unlike={unlike}
           chart={(props) => (
             <Suspense fallback={<Loading what="the chart" error={null} />}>
               <TrendChart {...props} />
@@ -129,6 +137,6 @@ function sameKind(round: Round, kind: RoundKind): boolean {
     round.drill === kind.drill &&
     round.revision === kind.revision &&
     round.stage === kind.stage &&
-    round.table.preset === kind.table.preset
+    round.table.fingerprint === kind.table.fingerprint
   );
 }

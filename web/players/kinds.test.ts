@@ -1,13 +1,17 @@
 import { expect, it } from 'vitest';
 import type { Round } from '../../core/records/club.ts';
 import { kindsOf } from './kinds.ts';
-import { comparableRounds, pointsOf } from './rounds.ts';
+import { comparableRounds, pointsOf, roundsOnUnlikeTables } from './rounds.ts';
+
+function table(id: string, fingerprint: string): Round['table'] {
+  return { id, name: id, preset: 'pool-9ft', revision: 1, conditionsId: null, fingerprint };
+}
 
 function round(change: Partial<Round>): Round {
   return {
     id: 'r',
     player: { id: 'p', name: 'P', hand: 'right' },
-    table: { id: 't', name: 'one', preset: 'pool-9ft' },
+    table: table('t', 'as it ships'),
     drill: 'harbour-turn',
     revision: 1,
     stage: 1,
@@ -29,16 +33,18 @@ function round(change: Partial<Round>): Round {
   };
 }
 
-it('rounds of another revision, stage or table, and rounds cut short, are not compared', () => {
+it('rounds of another revision, stage, table or evening, and rounds cut short, are not compared', () => {
   const all = [
     round({ id: 'same' }),
     round({ id: 'revision', revision: 2 }),
     round({ id: 'stage', stage: 2 }),
-    round({ id: 'table', table: { id: 's', name: 'two', preset: 'snooker-12ft' } }),
+    round({ id: 'table', table: table('s', 'fast cloth') }),
+    round({ id: 'tonight', table: table('t', 'damp tonight') }),
     round({ id: 'short', attempts: [] }),
-    round({ id: 'twin table', table: { id: 'u', name: 'three', preset: 'pool-9ft' } }),
+    round({ id: 'twin table', table: table('u', 'as it ships') }),
   ];
   expect(comparableRounds(all, round({})).map((each) => each.id)).toEqual(['same', 'twin table']);
+  expect(roundsOnUnlikeTables(all, round({})).map((each) => each.id)).toEqual(['table', 'tonight']);
   expect(pointsOf(round({}).attempts)).toBe(3);
 });
 

@@ -1,6 +1,6 @@
 import type { Round } from '../../core/records/club.ts';
 
-/** Rounds that can be compared with each other: same drill, revision, stage and kind of table. */
+/** Rounds that can be compared with each other: same drill, revision and stage, on tables that play alike. */
 export interface RoundKind extends Pick<Round, 'drill' | 'revision' | 'stage' | 'table'> {
   readonly key: string;
   readonly rounds: number;
@@ -12,7 +12,7 @@ export interface RoundKind extends Pick<Round, 'drill' | 'revision' | 'stage' | 
 export function kindsOf(rounds: readonly Round[]): readonly RoundKind[] {
   const counts = new Map<string, { round: Round; count: number }>();
   for (const round of rounds) {
-    const key = [round.drill, round.revision, round.stage, round.table.preset].join('.');
+    const key = [round.drill, round.revision, round.stage, round.table.fingerprint].join('.');
     const before = counts.get(key)?.count ?? 0;
     counts.delete(key);
     counts.set(key, { round, count: before + 1 });

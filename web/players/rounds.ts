@@ -5,16 +5,25 @@ export function pointsOf(attempts: readonly Pick<StoredAttempt, 'points'>[]): nu
 }
 
 /** What must be the same for two rounds to be compared. */
-type Kind = Pick<Round, 'drill' | 'revision' | 'stage'> & { readonly table: Pick<Round['table'], 'preset'> };
+type Kind = Pick<Round, 'drill' | 'revision' | 'stage'> & {
+  readonly table: Pick<Round['table'], 'fingerprint'>;
+};
 
-/** The complete rounds of the same drill, revision, stage and kind of table, in the order given. */
+function sameTask(round: Round, to: Kind): boolean {
+  return round.drill === to.drill && round.revision === to.revision && round.stage === to.stage;
+}
+
+/** The complete rounds of the same drill, revision and stage on tables on which balls run alike, in the order given. */
 export function comparableRounds(rounds: readonly Round[], to: Kind): readonly Round[] {
   return rounds.filter(
     (round) =>
-      round.drill === to.drill &&
-      round.revision === to.revision &&
-      round.stage === to.stage &&
-      round.table.preset === to.table.preset &&
+      sameTask(round, to) &&
+      round.table.fingerprint === to.table.fingerprint &&
       round.attempts.length >= round.shots,
   );
+}
+
+/** The rounds of the same drill, revision and stage that cannot be compared because balls ran otherwise. */
+export function roundsOnUnlikeTables(rounds: readonly Round[], to: Kind): readonly Round[] {
+  return rounds.filter((round) => sameTask(round, to) && round.table.fingerprint !== to.table.fingerprint);
 }

@@ -2,7 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import type { Solver } from './protocol.ts';
+import type { Solver, TableAsPlayed } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
 
@@ -12,14 +12,15 @@ function solver(): Remote<Solver> {
   return remote;
 }
 
-export function solvePlan(drill: Drill): Promise<PlannedShot> {
-  return solver().plan(drill);
+export function solvePlan(drill: Drill, on: TableAsPlayed): Promise<PlannedShot> {
+  return solver().plan(drill, on);
 }
 
 export function computeBenchmark(
   drill: Drill,
+  on: TableAsPlayed,
   stage: number,
   onProgress: (share: number) => void,
 ): Promise<Benchmark> {
-  return solver().benchmark(drill, stage, proxy(onProgress));
+  return solver().benchmark(drill, on, stage, proxy(onProgress));
 }

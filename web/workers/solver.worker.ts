@@ -4,26 +4,26 @@ import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { LevelBenchmark } from '../../core/records/benchmark.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
-import { buildTable } from '../../core/table/table.ts';
-import type { Solver } from './protocol.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import type { Solver, TableAsPlayed } from './protocol.ts';
 
 const SEED = 4610;
 
-/** The last drill solved: a benchmark follows right after its plan. */
+/** The last drill solved, and on which table: a benchmark follows right after its plan. */
 let last: { readonly text: string; readonly plan: PlannedShot } | undefined;
 
-function planOf(drill: Drill): PlannedShot {
-  const text = JSON.stringify(drill);
-  if (last?.text !== text) last = { text, plan: planShot(drill, buildTable(drill.table)) };
+function planOf(drill: Drill, { card, conditions }: TableAsPlayed): PlannedShot {
+  const text = JSON.stringify([drill, card, conditions]);
+  if (last?.text !== text) last = { text, plan: planShot(drill, tableOfCard(card, conditions)) };
   return last.plan;
 }
 
 const solver: Solver = {
   plan: planOf,
-  async benchmark(drill, stageNumber, onProgress) {
+  async benchmark(drill, on, stageNumber, onProgress) {
     const stage = drill.stages[stageNumber - 1];
     if (stage === undefined) throw new RangeError(`benchmark: the drill has no stage ${stageNumber}`);
-    const plan = planOf(drill);
+    const plan = planOf(drill, on);
     const levels: LevelBenchmark[] = [];
     for (const [i, level] of LEVEL_NAMES.entries()) {
       levels.push(benchmarkLevel(drill, stage, plan, level, SEED + i));

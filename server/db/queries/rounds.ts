@@ -1,5 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { ClubTable, Player, Round, RoundSummary } from '../../../core/records/club.ts';
+import type { Player, Round, RoundSummary } from '../../../core/records/club.ts';
 import type { Database } from '../pool.ts';
 import { listAttempts } from './attempts.ts';
 
@@ -9,6 +9,8 @@ export interface NewRoundRow {
   readonly playerId: string;
   readonly recordedBy: string;
   readonly tableId: string;
+  readonly tableRevision: number;
+  readonly conditionsId: string | null;
   readonly tableFingerprint: string;
   readonly drill: string;
   readonly revision: number;
@@ -24,7 +26,10 @@ interface RoundRow extends RowDataPacket {
   hand: Player['hand'];
   table_id: string;
   table_name: string;
-  preset: ClubTable['preset'];
+  preset: Round['table']['preset'];
+  table_fingerprint: string;
+  table_revision: number;
+  conditions_id: string | null;
   drill: string;
   revision: number;
   stage: number;
@@ -49,7 +54,8 @@ interface SummaryRow extends RowDataPacket {
 }
 
 const ROUND_SELECT = `SELECT r.id, r.player_id, p.name AS player_name, p.hand, r.table_id, t.name AS table_name,
-    t.preset, r.drill, r.revision, r.stage, r.shots, r.started_at, r.ended_at, r.ended_early
+    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill, r.revision, r.stage, r.shots,
+    r.started_at, r.ended_at, r.ended_early
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
 
 /** A round without its attempts. */
@@ -59,7 +65,14 @@ function headOf(row: RoundRow): RoundHead {
   return {
     id: row.id,
     player: { id: row.player_id, name: row.player_name, hand: row.hand },
-    table: { id: row.table_id, name: row.table_name, preset: row.preset },
+    table: {
+      id: row.table_id,
+      name: row.table_name,
+      preset: row.preset,
+      revision: row.table_revision,
+      conditionsId: row.conditions_id,
+      fingerprint: row.table_fingerprint,
+    },
     drill: row.drill,
     revision: row.revision,
     stage: row.stage,
@@ -81,15 +94,17 @@ async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<
 /** Stores a round; one that is already there stays as it is. */
 export async function insertRound(db: Database, round: NewRoundRow): Promise<void> {
   await db.execute(
-    `INSERT IGNORE INTO rounds (id, club_id, player_id, recorded_by, table_id, table_fingerprint, drill, revision,
-       stage, shots, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT IGNORE INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
+       table_fingerprint, drill, revision, stage, shots, started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       round.id,
       round.clubId,
       round.playerId,
       round.recordedBy,
       round.tableId,
+      round.tableRevision,
+      round.conditionsId,
       round.tableFingerprint,
       round.drill,
       round.revision,

@@ -1,38 +1,160 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { ClubTable } from '../../../core/records/club.ts';
+import {
+  tableCardSchema,
+  type ClubTable,
+  type NotedConditions,
+  type TableLog,
+  type TableState,
+} from '../../../core/records/tableCard.ts';
+import { standardCard, type TableCard } from '../../../core/table/card.ts';
+import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
+import { currentConditions, findConditions, listConditions } from './conditions.ts';
 
 interface TableRow extends RowDataPacket {
   id: string;
   name: string;
   preset: ClubTable['preset'];
+  revision: number;
+  archived_at: Date | null;
+  card: unknown;
 }
 
-function tableOf({ id, name, preset }: TableRow): ClubTable {
-  return { id, name, preset };
+interface RevisionRow extends RowDataPacket {
+  revision: number;
+  card: unknown;
+  changed_by: string | null;
+  changed_at: Date;
 }
 
-export async function insertTable(db: Database, clubId: string, table: ClubTable): Promise<void> {
+const TABLE_SELECT = `SELECT t.id, t.name, t.preset, t.revision, t.archived_at, c.card
+  FROM tables t JOIN table_cards c ON c.table_id = t.id AND c.revision = t.revision`;
+
+function cardOf(column: unknown) {
+  return tableCardSchema.validate(parseJson(column));
+}
+
+async function tableOf(row: TableRow, conditions: NotedConditions | undefined): Promise<ClubTable> {
+  return {
+    id: row.id,
+    name: row.name,
+    preset: row.preset,
+    archived: row.archived_at !== null,
+    state: { revision: row.revision, card: await cardOf(row.card), conditions: conditions ?? null },
+  };
+}
+
+export interface NewTable {
+  readonly id: string;
+  readonly name: string;
+  readonly preset: ClubTable['preset'];
+  /** What is known of it; by default only its kind. */
+  readonly card?: TableCard;
+}
+
+/** Adds a table with its first card. To be called inside a transaction. */
+export async function insertTable(db: Database, clubId: string, table: NewTable): Promise<void> {
   await db.execute('INSERT INTO tables (id, club_id, name, preset) VALUES (?, ?, ?, ?)', [
     table.id,
     clubId,
     table.name,
     table.preset,
   ]);
+  await db.execute('INSERT INTO table_cards (table_id, revision, card) VALUES (?, 1, ?)', [
+    table.id,
+    JSON.stringify(table.card ?? standardCard(table.preset)),
+  ]);
 }
 
-export async function listTables(db: Database, clubId: string): Promise<ClubTable[]> {
-  const [rows] = await db.execute<TableRow[]>(
-    'SELECT id, name, preset FROM tables WHERE club_id = ? ORDER BY name',
-    [clubId],
-  );
-  return rows.map(tableOf);
+/** The tables of a club with the card and the conditions that hold at `now`, by name. */
+export async function listTables(db: Database, clubId: string, now: Date): Promise<ClubTable[]> {
+  const [rows] = await db.execute<TableRow[]>(`${TABLE_SELECT} WHERE t.club_id = ? ORDER BY t.name`, [
+    clubId,
+  ]);
+  const conditions = await currentConditions(db, clubId, now);
+  return Promise.all(rows.map((row) => tableOf(row, conditions.get(row.id))));
 }
 
-export async function findTable(db: Database, clubId: string, id: string): Promise<ClubTable | undefined> {
-  const [rows] = await db.execute<TableRow[]>(
-    'SELECT id, name, preset FROM tables WHERE club_id = ? AND id = ?',
-    [clubId, id],
+export async function findTable(
+  db: Database,
+  clubId: string,
+  id: string,
+  now: Date,
+): Promise<ClubTable | undefined> {
+  const [rows] = await db.execute<TableRow[]>(`${TABLE_SELECT} WHERE t.club_id = ? AND t.id = ?`, [
+    clubId,
+    id,
+  ]);
+  if (rows[0] === undefined) return undefined;
+  return tableOf(rows[0], (await currentConditions(db, clubId, now)).get(id));
+}
+
+/**
+ * A table as it was at a revision and under noted conditions; undefined when there is no such state of this club's
+ * table.
+ */
+export async function findTableState(
+  db: Database,
+  clubId: string,
+  tableId: string,
+  revision: number,
+  conditionsId: string | null,
+): Promise<TableState | undefined> {
+  const [rows] = await db.execute<RevisionRow[]>(
+    `SELECT c.revision, c.card FROM table_cards c JOIN tables t ON t.id = c.table_id
+     WHERE t.club_id = ? AND c.table_id = ? AND c.revision = ?`,
+    [clubId, tableId, revision],
   );
-  return rows[0] && tableOf(rows[0]);
+  if (rows[0] === undefined) return undefined;
+  const card = await cardOf(rows[0].card);
+  if (conditionsId === null) return { revision, card, conditions: null };
+  const conditions = await findConditions(db, tableId, conditionsId);
+  return conditions && { revision, card, conditions };
+}
+
+export interface TableChangeRow {
+  readonly id: string;
+  readonly name: string;
+  readonly archivedAt: Date | null;
+  /** The next card, or null where the card stays. */
+  readonly card: TableCard | null;
+  readonly basedOn: number;
+  readonly changedBy: string;
+  readonly changedAt: Date;
+}
+
+/** Changes a table unless its card has changed meanwhile. To be called inside a transaction. @returns whether it did */
+export async function changeTable(db: Database, change: TableChangeRow): Promise<boolean> {
+  const revision = change.card === null ? change.basedOn : change.basedOn + 1;
+  const [result] = await db.execute(
+    `UPDATE tables SET name = ?, archived_at = ?, revision = ? WHERE id = ? AND revision = ?`,
+    [change.name, change.archivedAt, revision, change.id, change.basedOn],
+  );
+  if (!('affectedRows' in result) || result.affectedRows === 0) return false;
+  if (change.card !== null) {
+    await db.execute(
+      'INSERT INTO table_cards (table_id, revision, card, changed_by, changed_at) VALUES (?, ?, ?, ?, ?)',
+      [change.id, revision, JSON.stringify(change.card), change.changedBy, change.changedAt],
+    );
+  }
+  return true;
+}
+
+/** The table's cards and the notes of its conditions, newest first. */
+export async function tableLog(db: Database, tableId: string): Promise<TableLog> {
+  const [rows] = await db.execute<RevisionRow[]>(
+    `SELECT c.revision, c.card, p.name AS changed_by, c.changed_at
+     FROM table_cards c LEFT JOIN people p ON p.id = c.changed_by
+     WHERE c.table_id = ? ORDER BY c.revision DESC`,
+    [tableId],
+  );
+  const revisions = await Promise.all(
+    rows.map(async (row) => ({
+      revision: row.revision,
+      card: await cardOf(row.card),
+      by: row.changed_by,
+      at: row.changed_at.toISOString(),
+    })),
+  );
+  return { revisions, conditions: await listConditions(db, tableId) };
 }

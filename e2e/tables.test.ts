@@ -1,0 +1,148 @@
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { reads, signIn } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+  await signIn(page);
+});
+afterAll(() => browser.close());
+
+/** Adds a table of its own, so that the demo's stay what other tests expect, and opens its card. */
+async function openNewTable(name: string): Promise<void> {
+  await page.goto('/hall');
+  await page.getByLabel('Another table').fill(name);
+  await page.getByRole('button', { name: 'Add the table' }).click();
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await page.getByRole('heading', { name, level: 1 }).waitFor();
+}
+
+const choose = (group: string, label: string) =>
+  page.getByRole('radiogroup', { name: group }).getByText(label, { exact: true }).click();
+const number = (title: string) => page.getByRole('row', { name: new RegExp(`^${title}`) });
+
+describe('a table’s card', () => {
+  it('turns choices into numbers with their reasons, takes a measured one, and is saved and logged', async () => {
+    await openNewTable('Quay room, table 7');
+    await choose('Cloth', 'Fast');
+    await choose('Pockets', 'Tight');
+    await reads(number('Rolling friction'), /0\.0070.*0\.0100.*fast cloth: published range/);
+    await reads(number('Corner mouth'), /108\.0 mm.*117\.0 mm.*tight pockets/);
+
+    await page.getByRole('button', { name: 'Measured: Nose above the cloth' }).click();
+    await page.getByRole('textbox', { name: 'Nose above the cloth, mm' }).fill('363');
+    await page.getByRole('button', { name: 'Use it' }).click();
+    await page.getByText('from 28.0 mm to 42.0 mm').waitFor();
+    await page.getByText('how was it found?').waitFor();
+    await page.getByRole('textbox', { name: 'Nose above the cloth, mm' }).fill('35.9');
+    await page.getByRole('textbox', { name: 'How the nose above the cloth was found' }).fill('steel rule');
+    await page.getByRole('button', { name: 'Use it' }).click();
+    await reads(number('Nose above the cloth'), /35\.9 mm.*36\.3 mm.*35\.9 mm: steel rule/);
+
+    await page.getByRole('button', { name: 'Save the card' }).click();
+    await page.getByText('Card 2: 9-ft pool, fast cloth, tight pockets; 1 number measured.').waitFor();
+    await page.reload();
+    await reads(number('Nose above the cloth'), /steel rule/);
+  });
+
+  it('keeps what was typed when somebody else has saved meanwhile', async () => {
+    await openNewTable('Quay room, table 8');
+    const other = await browser.context.newPage();
+    await other.goto(page.url());
+    await other.getByRole('heading', { name: 'Quay room, table 8', level: 1 }).waitFor();
+    await choose('Cloth', 'Slow');
+    await other.getByRole('radiogroup', { name: 'Cloth' }).getByText('Fast', { exact: true }).click();
+    await other.getByRole('button', { name: 'Save the card' }).click();
+    await other.getByText('Card 2:').waitFor();
+    await other.close();
+    await page.getByRole('button', { name: 'Save the card' }).click();
+    await page.getByText('Somebody has changed this card meanwhile').waitFor();
+    await reads(number('Rolling friction'), /0\.0130/);
+    await page.getByRole('button', { name: 'Start over' }).click();
+    await reads(number('Rolling friction'), /0\.0070/);
+  });
+
+  it('takes tonight’s conditions, uses them in the lab, and lets them be withdrawn and brought back', async () => {
+    await openNewTable('Quay room, table 9');
+    await choose('Air tonight', 'Damp');
+    await page.getByLabel('Note on the conditions').fill('fog on the quay');
+    await page.getByRole('button', { name: 'Note for tonight' }).click();
+    await reads(page.getByTestId('tonight'), /^Damp air, noted \d\d:\d\d by Morwenna Oake\./);
+    await reads(number('Rolling friction'), /0\.0112/);
+
+    await page.getByRole('link', { name: 'Try it in the lab' }).click();
+    await page.getByRole('button', { name: 'Conditions: damp air' }).waitFor();
+    const damp = await page.getByTestId('replay-time').innerText();
+    await page.getByRole('button', { name: 'Conditions: damp air' }).click();
+    await choose('Air tonight', 'Dry');
+    await page.getByRole('button', { name: 'Conditions: dry air' }).waitFor();
+    // Faster cloth: the same stroke takes longer to come to rest.
+    const duration = (text: string) => Number(/\/ ([\d.]+) s/.exec(text)?.[1]);
+    expect(duration(await page.getByTestId('replay-time').innerText())).toBeGreaterThan(duration(damp));
+
+    await page.goBack();
+    await page.getByRole('button', { name: 'Withdraw' }).click();
+    await reads(page.getByTestId('tonight'), /^Nothing noted/);
+    await page.getByRole('button', { name: 'Bring back' }).click();
+    await reads(page.getByTestId('tonight'), /^Damp air/);
+  });
+
+  it('says where the room behind the cue ball is too short', async () => {
+    await page.goto('/hall');
+    await page.getByRole('link', { name: /Pool room, table 4/ }).click();
+    await page.getByRole('link', { name: 'Try it in the lab' }).click();
+    await page.getByText('What happens').waitFor();
+    expect(await page.getByText('m behind the cue ball').count()).toBe(0);
+    // Straight across, from half a metre off the cushion with a wall 1.2 m behind it: wide enough; a hand nearer is not.
+    await page.getByLabel('Direction, degrees').fill('90');
+    await page.getByLabel('From the right').fill('300');
+    await page.getByText('Only 1.50 m behind the cue ball').waitFor();
+  });
+
+  it('is archived, gone from the lesson, and brought back', async () => {
+    await openNewTable('Quay room, table 5');
+    await page.getByRole('button', { name: 'Archive' }).click();
+    await page.getByRole('button', { name: 'Bring back' }).waitFor();
+    await page.goto('/lesson?drill=harbour-turn');
+    await page.getByRole('combobox', { name: 'Table' }).click();
+    await page.getByRole('option', { name: 'Pool room, table 4' }).waitFor();
+    expect(await page.getByRole('option', { name: 'Quay room, table 5' }).count()).toBe(0);
+    await page.goto('/hall');
+    await page.getByRole('link', { name: 'Quay room, table 5' }).click();
+    await page.getByRole('button', { name: 'Bring back' }).click();
+    await page.getByRole('button', { name: 'Archive' }).waitFor();
+  });
+});
+
+describe('every computation takes the card', () => {
+  it('of a drill: on a table that plays otherwise the stroke ends elsewhere and the benchmark is its own', async () => {
+    await page.goto('/drills/harbour-turn');
+    await page.getByText('Mean of a round').waitFor();
+    const picture = () => page.locator('svg.table-drawing').innerHTML();
+    const standard = await picture();
+    const scores = await page.locator('dl').last().innerText();
+    await page.getByRole('combobox', { name: 'Table' }).click();
+    await page.getByRole('option', { name: 'Pool room, table 4' }).click();
+    await page.waitForURL(/table=/);
+    await page.getByText('Mean of a round').waitFor();
+    expect(await picture()).not.toBe(standard);
+    expect(await page.locator('dl').last().innerText()).not.toBe(scores);
+  });
+
+  it('of a round: it is opened on the table as it is tonight and says so', async () => {
+    await page.goto('/lesson?drill=harbour-turn');
+    await page.getByRole('combobox', { name: 'Player' }).click();
+    await page.getByRole('option', { name: 'Idris Pell' }).click();
+    await page.getByRole('combobox', { name: 'Table' }).click();
+    await page.getByRole('option', { name: 'Pool room, table 4' }).click();
+    await page.getByText('Tonight: dry air, warm room, clean balls').waitFor();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByText('Pool room, table 4 (dry air, warm room, clean balls)').waitFor();
+    await page.reload();
+    await page.getByText('Pool room, table 4 (dry air, warm room, clean balls)').waitFor();
+  });
+});

@@ -1,0 +1,43 @@
+import { Group, SegmentedControl, Text } from '@mantine/core';
+import { AIR_KINDS, BALL_STATES, WARMTHS, type Conditions } from '../../core/table/cardChoices.ts';
+import { capital } from '../words/vocabulary.ts';
+
+interface ConditionsChoicesProps {
+  readonly conditions: Conditions;
+  readonly onChange: (conditions: Conditions) => void;
+}
+
+/** Air, room and balls, each by one of three words. */
+export function ConditionsChoices({ conditions, onChange }: ConditionsChoicesProps) {
+  const row = <T extends string>(
+    title: string,
+    value: T,
+    values: readonly T[],
+    change: (value: T) => Partial<Conditions>,
+  ) => (
+    <Group gap={10} wrap="nowrap">
+      <Text size="sm" w={46}>
+        {title}
+      </Text>
+      <SegmentedControl
+        aria-label={`${title} tonight`}
+        size="xs"
+        fullWidth
+        style={{ flex: 1 }}
+        data={values.map((each) => ({ value: each, label: capital(each) }))}
+        value={value}
+        onChange={(chosen) => {
+          const known = values.find((each) => each === chosen);
+          if (known !== undefined) onChange({ ...conditions, ...change(known) });
+        }}
+      />
+    </Group>
+  );
+  return (
+    <>
+      {row('Air', conditions.air, AIR_KINDS, (air) => ({ air }))}
+      {row('Room', conditions.warmth, WARMTHS, (warmth) => ({ warmth }))}
+      {row('Balls', conditions.balls, BALL_STATES, (balls) => ({ balls }))}
+    </>
+  );
+}

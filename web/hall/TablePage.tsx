@@ -1,0 +1,145 @@
+import { Alert, Anchor, Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { cardText, type ClubTable } from '../../core/records/tableCard.ts';
+import { tableOfCard, type TableCard } from '../../core/table/card.ts';
+import { call } from '../api/client.ts';
+import { tablesQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { NoSuchPage } from '../app/Failure.tsx';
+import { useViewer } from '../app/viewer.ts';
+import { errorsOf } from '../app/yupForm.ts';
+import { TableDrawing } from '../table/TableDrawing.tsx';
+import { useWords } from '../words/useWords.ts';
+import { CardChoicesForm } from './CardChoicesForm.tsx';
+import { CardHistory } from './CardHistory.tsx';
+import { CardNumbers } from './CardNumbers.tsx';
+import { cardInWords, roomInWords } from './cardWords.ts';
+import { ConditionsPanel } from './ConditionsPanel.tsx';
+import { currentState } from './tableChoice.ts';
+
+/** One table of the hall: what is known of it, how it plays tonight, and every number that follows. */
+export function TablePage() {
+  const { id = '' } = useParams();
+  const tables = useQuery(tablesQuery);
+  if (tables.data === undefined) return <Loading what="the table" error={tables.error} />;
+  const table = tables.data.find((each) => each.id === id);
+  if (table === undefined) return <NoSuchPage />;
+  return <CardEditor key={table.id} table={table} />;
+}
+
+function CardEditor({ table }: { readonly table: ClubTable }) {
+  const viewer = useViewer();
+  const { vocabulary } = useWords();
+  const queries = useQueryClient();
+  const [now] = useState(() => Date.now());
+  const [name, setName] = useState(table.name);
+  const [card, setCard] = useState<TableCard>(table.state.card);
+  // The revision that the draft was made from: a save on top of somebody else's is refused, not mixed.
+  const [basedOn, setBasedOn] = useState(table.state.revision);
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [busy, setBusy] = useState(false);
+  const { conditions } = currentState(table, now);
+  const isCoach = viewer.role === 'coach';
+  const changed = name !== table.name || cardText(card) !== cardText(table.state.card);
+  const built = tableOfCard(card, conditions?.conditions ?? null);
+  const outdated = basedOn !== table.state.revision;
+
+  async function save(archived: boolean) {
+    setBusy(true);
+    setErrors({});
+    try {
+      await call('PUT', `/tables/${table.id}`, { name, archived, card, basedOn });
+      await queries.invalidateQueries({ queryKey: tablesQuery.queryKey });
+      const saved = queries.getQueryData(tablesQuery.queryKey)?.find((each) => each.id === table.id);
+      setBasedOn(saved?.state.revision ?? basedOn);
+    } catch (error) {
+      setErrors(errorsOf(error, 'save'));
+      await queries.invalidateQueries({ queryKey: tablesQuery.queryKey });
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  function startOver() {
+    setName(table.name);
+    setCard(table.state.card);
+    setBasedOn(table.state.revision);
+    setErrors({});
+  }
+
+  const { name: nameError, ...others } = errors;
+  return (
+    <Stack gap="sm">
+      <Group justify="space-between" align="end">
+        <div>
+          <Anchor component={Link} to="/hall" size="sm" underline="always">
+            The hall
+          </Anchor>
+          <Title order={1}>{table.name}</Title>
+          <Text c="dimmed">
+            {cardInWords(card, vocabulary)} {roomInWords(card.room, vocabulary)}
+          </Text>
+        </div>
+        <Group gap={8}>
+          <Button component={Link} to={`/lab?table=${table.id}`} variant="default">
+            Try it in the lab
+          </Button>
+          {isCoach && (
+            <>
+              <Button variant="default" loading={busy} onClick={() => void save(!table.archived)}>
+                {table.archived ? 'Bring back' : 'Archive'}
+              </Button>
+              <Button variant="default" disabled={!changed} onClick={startOver}>
+                Start over
+              </Button>
+              <Button
+                disabled={!changed || outdated}
+                loading={busy}
+                onClick={() => void save(table.archived)}
+              >
+                Save the card
+              </Button>
+            </>
+          )}
+        </Group>
+      </Group>
+      {outdated && (
+        <Alert color="coral" variant="outline" p="xs">
+          Somebody has changed this card meanwhile. What you typed is still here; “Start over” shows theirs.
+        </Alert>
+      )}
+      {Object.entries(others).map(([field, message]) => (
+        <Alert key={field} color="coral" variant="outline" p="xs" role="alert">
+          {message}
+        </Alert>
+      ))}
+      <div className="table-page">
+        <Stack gap="sm">
+          <TableDrawing table={built} label={`${table.name}, a ${built.preset.name} table`} />
+          <ConditionsPanel table={table} current={conditions} />
+        </Stack>
+        <Stack gap="sm">
+          {isCoach && (
+            <TextInput
+              label="Name"
+              value={name}
+              maxLength={60}
+              error={nameError}
+              onChange={(event) => setName(event.currentTarget.value)}
+            />
+          )}
+          <CardChoicesForm card={card} readOnly={!isCoach} onChange={setCard} />
+        </Stack>
+      </div>
+      <CardNumbers
+        card={card}
+        conditions={conditions?.conditions ?? null}
+        readOnly={!isCoach}
+        onChange={setCard}
+      />
+      <CardHistory table={table} onTake={isCoach ? setCard : undefined} />
+    </Stack>
+  );
+}
