@@ -73,6 +73,7 @@ const VIEWS: Readonly<Record<string, View>> = {
   lesson: async (page) => {
     await page.goto('/lesson?drill=back-to-the-quay');
     await page.getByText('Back to the quay').first().waitFor();
+    await page.locator('svg.table-drawing path[stroke-linejoin]').first().waitFor();
   },
   scoring: scoreSome,
   'scoring-dark': async (page) => {

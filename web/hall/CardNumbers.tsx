@@ -2,6 +2,7 @@ import { Button, Group, NumberInput, Table, Text, TextInput, Title } from '@mant
 import { useState } from 'react';
 import { cardValues, type CardValue, type TableCard } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
+import { PRESET_SOURCES } from '../../core/table/cardSources.ts';
 import { CARD_VALUES, type CardValueName } from '../../core/table/cardValues.ts';
 import { valueInWords, VALUE_WORDS } from './cardWords.ts';
 
@@ -130,7 +131,7 @@ function Reasons({ value }: { readonly value: CardValue }) {
   if (value.steps.length === 0) {
     return (
       <Text size="sm" c="dimmed">
-        as this kind of table ships
+        {PRESET_SOURCES[value.name]}
       </Text>
     );
   }
