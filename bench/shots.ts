@@ -1,4 +1,5 @@
 import type { BallOnTable, Shot } from '../core/motion/shot.ts';
+import { breakRack } from '../core/testing/racks.ts';
 import { buildTable } from '../core/table/table.ts';
 import { spotsOf } from '../core/table/markings.ts';
 
@@ -68,37 +69,12 @@ export function snookerShot(i: number): Shot {
   };
 }
 
-/** Fifteen balls in a triangle with a gap between neighbours, metres, broken hard. */
-function rack(gap: number): readonly BallOnTable[] {
-  const step = 2 * pool.preset.ballRadius + gap;
-  return [
-    ballOn(pool, 'cue', 0.6, pool.width / 2),
-    ...Array.from({ length: 5 }, (_, row) =>
-      Array.from({ length: row + 1 }, (__, k) =>
-        ballOn(
-          pool,
-          `${String(row)}-${String(k)}`,
-          1.905 + (row * step * Math.sqrt(3)) / 2,
-          pool.width / 2 + (k - row / 2) * step,
-        ),
-      ),
-    ).flat(),
-  ];
-}
+/** Racks are laid once; a break of one differs from the next by a hair of its direction. */
+const LOOSE = breakRack(3e-4, 9);
+const TIGHT = breakRack(1e-6, 9);
 
-const LOOSE = rack(3e-4);
-const TIGHT = rack(1e-6);
-
+/** Fifteen balls in a triangle, tight or with gaps of some tenths of a millimetre, broken hard. */
 export function breakShot(i: number, tight: boolean): Shot {
-  return {
-    table: pool,
-    balls: tight ? TIGHT : LOOSE,
-    strike: {
-      ball: 'cue',
-      speed: 9,
-      direction: 1e-5 * (i % 300),
-      tip: { side: 0, height: 0 },
-      elevation: 0,
-    },
-  };
+  const rack = tight ? TIGHT : LOOSE;
+  return { ...rack, strike: { ...rack.strike, direction: 1e-5 * (i % 300) } };
 }

@@ -6,7 +6,7 @@ import { ball, bedWith, energy, moving } from '../testing/balls.ts';
 import { collideBalls, contactDistance } from './ballBall.ts';
 import { simulateMotion } from './simulate.ts';
 import type { BallMotion, BallOnTable, PathPiece } from './shot.ts';
-import { createState, placeBall, type BallsState } from './state.ts';
+import { createState, giveMotion, placeAtRest, type BallsState } from './state.ts';
 
 const NO_FRICTION = { a: 0, b: 0, c: 0 };
 const ideal = bedWith({ ballRestitution: 1, ballFriction: NO_FRICTION });
@@ -185,23 +185,20 @@ describe('any collision', () => {
     const sizes = [0.0286, unlike ? 0.0286 - 0.006 * random.uniform() : 0.0286] as const;
     const reach = contactDistance(...sizes);
     sizes.forEach((radius, i) => {
-      placeBall(
-        s,
-        i,
-        {
-          id: String(i),
-          x: i * reach * Math.cos(angle),
-          y: i * reach * Math.sin(angle),
-          radius,
-          mass: unlike ? 0.1 + 0.1 * random.uniform() : 0.17,
-          vx: draw(),
-          vy: draw(),
-          wx: 40 * draw(),
-          wy: 40 * draw(),
-          wz: 40 * draw(),
-        },
-        real.parameters,
-      );
+      const motion = {
+        id: String(i),
+        x: i * reach * Math.cos(angle),
+        y: i * reach * Math.sin(angle),
+        radius,
+        mass: unlike ? 0.1 + 0.1 * random.uniform() : 0.17,
+        vx: draw(),
+        vy: draw(),
+        wx: 40 * draw(),
+        wy: 40 * draw(),
+        wz: 40 * draw(),
+      };
+      placeAtRest(s, i, motion, real.parameters);
+      giveMotion(s, i, motion);
     });
     return { s, angle };
   }

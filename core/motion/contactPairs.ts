@@ -43,6 +43,8 @@ const place = new Float64Array(3 * MOST_MEMBERS);
 const speed = new Float64Array(SIX * MOST_MEMBERS);
 const change = new Float64Array(SIX * MOST_MEMBERS);
 const mid = new Float64Array(SIX * MOST_MEMBERS);
+/** For how many more steps a ball's velocities change: in the one after its last press `mid` comes to them. */
+const pressed = new Uint8Array(MOST_MEMBERS);
 
 /** Friction by slip from 0 to FRICTION_UP_TO m/s, linear in between; exact to 10⁻⁷. */
 const FRICTION_STRETCHES = 4096;
@@ -67,6 +69,8 @@ function frictionAt(slip: number): number {
 
 let size = 0;
 let pairs = 0;
+/** All balls are of one size, and the bed takes every hop. */
+let level = false;
 /** Nearest that two balls can come within a step, metres. */
 let closestStep = 0;
 
@@ -99,12 +103,15 @@ export function beginContacts(
   change.fill(0, 0, SIX * size);
   mid.fill(0, 0, SIX * size);
   speed.fill(0, 0, SIX * size);
+  pressed.fill(2, 0, size);
   pairs = 0;
+  level = e.table.parameters.bedRestitution === 0;
   let fastest = 0;
   for (let a = 0; a < size; a++) {
     const i = members[a]!;
     perMass[a] = 1 / s.mass[i]!;
     radius[a] = s.radius[i]!;
+    if (radius[a] !== radius[0]) level = false;
     perTurn[a] = 2.5 / (s.mass[i]! * s.radius[i]!);
     fastest = Math.max(fastest, Math.sqrt(s.vx[i]! * s.vx[i]! + s.vy[i]! * s.vy[i]!));
     for (let b = a + 1; b < size; b++) {
@@ -168,7 +175,11 @@ export function writeMembers(s: BallsState, members: readonly number[], dt: numb
 /** One step of all contacts; false when every contact is open or quiet. @param k number of the step */
 export function stepContacts(e: Engine, members: readonly number[], k: number, dt: number): boolean {
   let busy = false;
-  for (let c = 0; c < pairs; c++) if (due[c]! <= k && press(e, members, c, k, dt)) busy = true;
+  if (level) {
+    for (let c = 0; c < pairs; c++) if (due[c]! <= k && pressLevel(e, members, c, k, dt)) busy = true;
+  } else {
+    for (let c = 0; c < pairs; c++) if (due[c]! <= k && press(e, members, c, k, dt)) busy = true;
+  }
   kickAndDrift(e.table.parameters.bedRestitution === 0, dt);
   return busy;
 }
@@ -179,6 +190,12 @@ function kickAndDrift(flat: boolean, dt: number): void {
   // Written out: the loop over six takes three times as long.
   for (let m = 0; m < n; m++) {
     const at = SIX * m;
+    if (pressed[m] === 0) {
+      place[3 * m] = place[3 * m]! + dt * speed[at]!;
+      place[3 * m + 1] = place[3 * m + 1]! + dt * speed[at + 1]!;
+      continue;
+    }
+    pressed[m] = pressed[m]! - 1;
     let by = change[at]!;
     let now = speed[at]! + by;
     speed[at] = now;
@@ -224,13 +241,10 @@ function press(e: Engine, members: readonly number[], c: number, k: number, dt: 
   const apart = Math.sqrt(dx * dx + dy * dy + dz * dz);
   const overlap = sum[c]! - apart;
   if (overlap <= 0) {
-    due[c] = k + Math.max(1, Math.floor(-overlap / closestStep));
+    open(c, k, overlap);
     return false;
   }
-  if (touched[c] === 0) {
-    touched[c] = 1;
-    note(e, Note.BallBall, members[i]!, members[j]!);
-  }
+  if (touched[c] === 0) touch(e, members, c);
   const per = 1 / apart;
   const nx = dx * per;
   const ny = dy * per;
@@ -282,7 +296,84 @@ function press(e: Engine, members: readonly number[], c: number, k: number, dt: 
   change[b + 3] = change[b + 3]! + turnJ * qx;
   change[b + 4] = change[b + 4]! + turnJ * qy;
   change[b + 5] = change[b + 5]! + turnJ * qz;
+  pressed[i] = 2;
+  pressed[j] = 2;
   return force > QUIET_FORCE || Math.abs(closing) > QUIET_SPEED;
+}
+
+/**
+ * The same for balls of one size on a bed that takes every hop: all that happens is in the plane and in the spins, so
+ * the slip is one number along the cloth and one across it.
+ */
+function pressLevel(e: Engine, members: readonly number[], c: number, k: number, dt: number): boolean {
+  const i = first[c]!;
+  const j = second[c]!;
+  const dx = place[3 * j]! - place[3 * i]!;
+  const dy = place[3 * j + 1]! - place[3 * i + 1]!;
+  const apart = Math.sqrt(dx * dx + dy * dy);
+  const overlap = sum[c]! - apart;
+  if (overlap <= 0) {
+    open(c, k, overlap);
+    return false;
+  }
+  if (touched[c] === 0) touch(e, members, c);
+  const per = 1 / apart;
+  const nx = dx * per;
+  const ny = dy * per;
+  const a = SIX * i;
+  const b = SIX * j;
+  const ux = mid[a]! - mid[b]!;
+  const uy = mid[a + 1]! - mid[b + 1]!;
+  const closing = ux * nx + uy * ny;
+  const root = Math.sqrt(overlap);
+  const force = stiffness[c]! * overlap * root + damping[c]! * Math.sqrt(root) * closing;
+  const normal = force * dt;
+  const r = radius[i]!;
+  const along = uy * nx - ux * ny + r * (mid[a + 5]! + mid[b + 5]!);
+  const up = r * ((mid[a + 3]! + mid[b + 3]!) * ny - (mid[a + 4]! + mid[b + 4]!) * nx);
+  const slip = Math.sqrt(along * along + up * up);
+  let rub = 0;
+  if (slip > 1e-12 && normal > 0) {
+    // As in frictionAt, written out: the call would not be inlined here.
+    const u = Math.min(FRICTION_STRETCHES, slip * PER_STRETCH);
+    const at = Math.trunc(u);
+    const low = frictions[at]!;
+    const friction = low + (u - at) * (frictions[at + 1]! - low);
+    rub = Math.min(friction * normal, (2 / 7) * slip * effective[c]!) / slip;
+  }
+  const f = -rub * along;
+  const lift = -rub * up;
+  const jx = -normal * nx - f * ny;
+  const jy = f * nx - normal * ny;
+  const mi = perMass[i]!;
+  const mj = perMass[j]!;
+  const turnI = perTurn[i]!;
+  const turnJ = perTurn[j]!;
+  const qx = ny * lift;
+  const qy = -nx * lift;
+  change[a] = change[a]! + mi * jx;
+  change[a + 1] = change[a + 1]! + mi * jy;
+  change[a + 3] = change[a + 3]! + turnI * qx;
+  change[a + 4] = change[a + 4]! + turnI * qy;
+  change[a + 5] = change[a + 5]! + turnI * f;
+  change[b] = change[b]! - mj * jx;
+  change[b + 1] = change[b + 1]! - mj * jy;
+  change[b + 3] = change[b + 3]! + turnJ * qx;
+  change[b + 4] = change[b + 4]! + turnJ * qy;
+  change[b + 5] = change[b + 5]! + turnJ * f;
+  pressed[i] = 2;
+  pressed[j] = 2;
+  return force > QUIET_FORCE || Math.abs(closing) > QUIET_SPEED;
+}
+
+/** Notes when an open contact can close again at the earliest. */
+function open(c: number, k: number, overlap: number): void {
+  due[c] = k + Math.max(1, Math.floor(-overlap / closestStep));
+}
+
+function touch(e: Engine, members: readonly number[], c: number): void {
+  touched[c] = 1;
+  note(e, Note.BallBall, members[first[c]!]!, members[second[c]!]!);
 }
 
 /** Moves balls that are still pressed together apart until they just touch: a micrometre at the most. */

@@ -14,7 +14,7 @@ import { Phase } from './state.ts';
 
 /** Step of the integration for a few balls and for a pack, seconds: a contact lasts some 300 microseconds. */
 const FINE_STEP = 5e-7;
-const STEP = 1.6e-6;
+const STEP = 2e-6;
 /** Up to so many balls are stepped finely. */
 const FEW = 8;
 /** Balls farther apart than this cannot meet during the phase, metres. */

@@ -5,7 +5,7 @@ import { buildTable } from '../table/table.ts';
 import { createCushionSolver } from './cushionRebound.ts';
 import { reboundClosedForm, type Motion } from './cushionClosedForm.ts';
 import { noseDistance } from './noseDistance.ts';
-import { createState, placeBall } from './state.ts';
+import { createState, giveMotion, placeAtRest } from './state.ts';
 
 const R = 0.028575;
 const base = buildTable('pool-9ft').parameters;
@@ -34,7 +34,9 @@ function rebound(p: MotionParameters, { speed, inDeg, side, roll = 1 }: Ball, mi
   const vy = speed * Math.cos(toRadians(inDeg));
   const s = createState(1);
   const motion = { vx, vy, wx: (-roll * vy) / R, wy: (roll * vx) / R, wz: (mirror * 2.5 * side * speed) / R };
-  placeBall(s, 0, { id: 'a', x: 0, y: 0, radius: R, mass: 0.17, ...motion }, p);
+  const ball = { id: 'a', x: 0, y: 0, radius: R, mass: 0.17, ...motion };
+  placeAtRest(s, 0, ball, p);
+  giveMotion(s, 0, ball);
   createCushionSolver(p).rebound(s, 0, 0, 1);
   const [ox, oy] = [mirror * s.vx[0]!, s.vy[0]!];
   // Once it rolls it has 5/7 of its velocity and 2/7 of its spin's.

@@ -31,6 +31,8 @@ export interface Engine {
   readonly s: BallsState;
   /** Where each ball of the input stands in the state, which has them by place. */
   readonly slot: Int16Array;
+  /** Which ball of the input stands in each slot. */
+  readonly order: Int16Array;
   now: number;
   /** Time, kind and detail (piece or pocket) of each ball's next own event. */
   readonly own: Float64Array;
@@ -65,6 +67,7 @@ function createEngine(table: Table, capacity: number): Engine {
     cushion: createCushionSolver(table.parameters),
     s: createState(capacity),
     slot: new Int16Array(capacity),
+    order: new Int16Array(capacity),
     now: 0,
     own: new Float64Array(capacity),
     ownKind: new Uint8Array(capacity),

@@ -31,7 +31,7 @@ function straightOnRest(
 
 /**
  * When balls i and j meet at or after now and not after `until`, seconds; Infinity if they do not. Into e.out[0].
- * The search ends at `until`, the earlier of the two balls' own events: after it both are looked at again.
+ * The search ends at `until`, the earliest of what the two balls do otherwise: then they are looked at again.
  */
 export function predictPair(e: Engine, i: number, j: number, until: number): void {
   const { s, c, out } = e;
@@ -121,17 +121,6 @@ function sweepOf(e: Engine, i: number): void {
   sweep.bend = 0.125 * Math.sqrt(s.ax[i]! * s.ax[i]! + s.ay[i]! * s.ay[i]!) * t * t;
 }
 
-/** Whether a ball at rest at (x, y) lies within `reach` of the sweep. */
-function isSwept(x: number, y: number, reach: number): boolean {
-  const dx = x - sweep.x;
-  const dy = y - sweep.y;
-  const margin = reach + sweep.bend;
-  const across = dx * sweep.uy - dy * sweep.ux;
-  if (across > margin || across < -margin) return false;
-  const along = dx * sweep.ux + dy * sweep.uy;
-  return along > -margin && along < sweep.length + margin;
-}
-
 /** Forgets ball i's next meeting and looks for it anew; the others hear of it when it is their next one too. */
 export function predictMeetings(e: Engine, i: number): void {
   const { s } = e;
@@ -143,17 +132,27 @@ export function predictMeetings(e: Engine, i: number): void {
   if (!still) sweepOf(e, i);
   const own = e.own[i]!;
   const { phase: phases, x, y, radius } = s;
+  const { meet } = e;
   const count = s.count;
-  const mine = radius[i]! + TOUCHING;
+  const { x: fromX, y: fromY, ux, uy, length } = sweep;
+  const mine = radius[i]! + TOUCHING + sweep.bend;
   for (let j = 0; j < count; j++) {
     const other = phases[j]!;
-    if (j === i || other >= Phase.Potted) continue;
     if (other <= Phase.Spinning) {
-      // Two radii are never less than what touching balls are apart in plan.
-      if (still || !isSwept(x[j]!, y[j]!, mine + radius[j]!)) continue;
-    }
-    const theirs = e.own[j]!;
-    predictPair(e, i < j ? i : j, i < j ? j : i, own < theirs ? own : theirs);
+      if (still) continue;
+      // A ball at rest is met only near the sweep; two radii are never less than what touching balls are apart.
+      const margin = mine + radius[j]!;
+      const dx = x[j]! - fromX;
+      const dy = y[j]! - fromY;
+      const across = dx * uy - dy * ux;
+      if (across > margin || across < -margin) continue;
+      const along = dx * ux + dy * uy;
+      if (along <= -margin || along >= length + margin) continue;
+    } else if (other >= Phase.Potted) continue;
+    if (j === i) continue;
+    // Whoever meets another ball before, or does something alone, is asked again then: later is not of interest.
+    const until = Math.min(own, e.own[j]!, meet[i]!, meet[j]!);
+    predictPair(e, i < j ? i : j, i < j ? j : i, until);
     const t = e.out[0]!;
     if (t < e.meet[i]) {
       e.meet[i] = t;

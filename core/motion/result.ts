@@ -1,5 +1,5 @@
 import { Note, type Engine } from './engine.ts';
-import type { BallMotion, BallPath, ShotEvent, ShotResult } from './shot.ts';
+import type { BallOnTable, BallPath, ShotEvent, ShotResult } from './shot.ts';
 import { advance } from './cloth.ts';
 import { Phase } from './state.ts';
 
@@ -44,16 +44,7 @@ function eventOf(e: Engine, k: number): ShotEvent {
   }
 }
 
-/** What the engine found, with the balls in the order in which they came in. */
-export function resultOf(e: Engine, balls: readonly BallMotion[], complete: boolean): ShotResult {
-  const { s } = e;
-  let duration = 0;
-  for (let i = 0; i < s.count; i++) {
-    // A shot that was cut off stands as it is at the last event.
-    if (s.phase[i]! > Phase.Rest && s.phase[i]! < Phase.Potted && e.now > s.t0[i]!)
-      advance(s, i, e.now, e.table.parameters);
-    duration = Math.max(duration, s.t0[i]!);
-  }
+function eventsOf(e: Engine): ShotEvent[] {
   const events: ShotEvent[] = [];
   for (let k = 0; k < e.notes; k++) events.push(eventOf(e, k));
   // A contact phase runs ahead of what happens elsewhere meanwhile.
@@ -63,6 +54,25 @@ export function resultOf(e: Engine, balls: readonly BallMotion[], complete: bool
       break;
     }
   }
+  return events;
+}
+
+/** What the engine found, with the balls in the order in which they came in. */
+export function resultOf(
+  e: Engine,
+  balls: readonly BallOnTable[],
+  complete: boolean,
+  withEvents: boolean,
+): ShotResult {
+  const { s } = e;
+  let duration = 0;
+  for (let i = 0; i < s.count; i++) {
+    // A shot that was cut off stands as it is at the last event.
+    if (s.phase[i]! > Phase.Rest && s.phase[i]! < Phase.Potted && e.now > s.t0[i]!)
+      advance(s, i, e.now, e.table.parameters);
+    duration = Math.max(duration, s.t0[i]!);
+  }
+  const events = withEvents ? eventsOf(e) : [];
   const rest = balls.map((ball, k) => {
     const i = e.slot[k]!;
     const pocket = e.pocketOf[i]!;

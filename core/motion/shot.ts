@@ -104,6 +104,8 @@ export interface ShotResult {
 export interface SimulateOptions {
   /** Return each ball's path. */
   readonly paths?: boolean;
+  /** False leaves the list of events empty: who only asks where balls come to rest need not wait for it. */
+  readonly events?: boolean;
   /** False leaves the contact phase out: every blow passes through one contact after the other. */
   readonly contactPhase?: boolean;
   /** Stop as soon as this ball has fallen or lies still: enough for the question whether it is potted. */

@@ -1,6 +1,6 @@
 import type { MotionParameters } from '../table/parameters.ts';
 import { noseDistance } from './noseDistance.ts';
-import type { BallMotion } from './shot.ts';
+import type { BallMotion, BallOnTable } from './shot.ts';
 
 /** What a ball does between two events. */
 export const Phase = {
@@ -73,8 +73,8 @@ export function createState(capacity: number): BallsState {
   };
 }
 
-/** Puts a ball at index i at time 0, in no phase yet. */
-export function placeBall(s: BallsState, i: number, ball: BallMotion, p: MotionParameters): void {
+/** Puts a ball at index i at time 0, at rest on the cloth. */
+export function placeAtRest(s: BallsState, i: number, ball: BallOnTable, p: MotionParameters): void {
   s.ids[i] = ball.id;
   s.radius[i] = ball.radius;
   s.mass[i] = ball.mass;
@@ -83,16 +83,26 @@ export function placeBall(s: BallsState, i: number, ball: BallMotion, p: MotionP
   s.x[i] = ball.x;
   s.y[i] = ball.y;
   s.z[i] = ball.radius;
-  s.vx[i] = ball.vx;
-  s.vy[i] = ball.vy;
-  s.vz[i] = ball.vz ?? 0;
+  s.vx[i] = 0;
+  s.vy[i] = 0;
+  s.vz[i] = 0;
   s.ax[i] = 0;
   s.ay[i] = 0;
-  s.wx[i] = ball.wx;
-  s.wy[i] = ball.wy;
-  s.wz[i] = ball.wz;
+  s.wx[i] = 0;
+  s.wy[i] = 0;
+  s.wz[i] = 0;
   s.bx[i] = 0;
   s.by[i] = 0;
   s.phase[i] = Phase.Rest;
   s.phaseEnd[i] = Infinity;
+}
+
+/** Gives a ball that was placed its motion; its phase is yet to be entered. */
+export function giveMotion(s: BallsState, i: number, motion: BallMotion): void {
+  s.vx[i] = motion.vx;
+  s.vy[i] = motion.vy;
+  s.vz[i] = motion.vz ?? 0;
+  s.wx[i] = motion.wx;
+  s.wy[i] = motion.wy;
+  s.wz[i] = motion.wz;
 }

@@ -21,7 +21,7 @@ export interface PotTask {
 
 /** Plays a stroke once, as planned or not, and says what became of it. */
 export function playOnce(shot: Shot, task: PotTask): Execution {
-  const { rest } = simulate(shot);
+  const { rest } = simulate(shot, { events: false });
   const cue = rest.find((ball) => ball.id === shot.strike.ball);
   const object = rest.find((ball) => ball.id === task.object);
   if (cue === undefined || object === undefined) {

@@ -3,7 +3,7 @@ import { normalCdf } from '../math/normal.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { rootBetween } from '../math/roots.ts';
 import { collideBalls, contactDistance } from '../motion/ballBall.ts';
-import { createState, placeBall } from '../motion/state.ts';
+import { createState, placeAtRest } from '../motion/state.ts';
 import type { Table } from '../table/table.ts';
 import type { Acceptance } from './acceptance.ts';
 
@@ -27,7 +27,6 @@ const GRAZE = 0.999;
  * before the next begins; kept here, none of them makes an object or a function of its own.
  */
 const pair = createState(2);
-const STILL = { id: '', x: 0, y: 0, vx: 0, vy: 0, wx: 0, wy: 0, wz: 0 };
 let preparedFor: Table | undefined;
 let toObject = 0;
 let apart = 1;
@@ -37,7 +36,7 @@ let reach = 1;
 function prepare(table: Table): void {
   if (preparedFor === table) return;
   const { ballRadius: radius, ballMass: mass } = table.preset;
-  for (const i of [0, 1]) placeBall(pair, i, { ...STILL, radius, mass }, table.parameters);
+  for (const i of [0, 1]) placeAtRest(pair, i, { id: '', x: 0, y: 0, radius, mass }, table.parameters);
   reach = contactDistance(radius, radius);
   preparedFor = table;
 }

@@ -6,7 +6,7 @@ import { buildTable } from '../table/table.ts';
 const TABLES = [buildTable('pool-9ft', { bedRestitution: 0.5, endMass: 0.007 }), buildTable('snooker-12ft')];
 
 /** Seeded shots of all kinds: side, raised butts that hop, frozen balls, several cushions. */
-function shotOf(seed: number): Shot {
+export function seededShot(seed: number): Shot {
   const random = createRandom(seed);
   const table = TABLES[seed % 2] ?? TABLES[0]!;
   const { ballRadius: radius, ballMass: mass } = table.preset;
@@ -46,7 +46,7 @@ export function thousandShots(): string {
     numbers++;
   };
   for (let seed = 1; seed <= 1000; seed++) {
-    const { rest, events, duration } = simulate(shotOf(seed));
+    const { rest, events, duration } = simulate(seededShot(seed));
     for (const { x, y } of rest) {
       add(x);
       add(y);
