@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
+import { isPositionDrill, type PositionDrill } from '../core/drill/positionDrill.ts';
 import { planShot } from '../core/drill/plannedShot.ts';
 import { landingCloud } from '../core/planning/cloud.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
@@ -9,8 +10,10 @@ import { buildTable } from '../core/table/table.ts';
 import { middle, timed, type Figure } from './report.ts';
 import { positionShot } from './shots.ts';
 
-export function readDrill(slug: string) {
-  return drillSchema.validateSync(JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8')));
+export function readDrill(slug: string): PositionDrill {
+  const drill = drillSchema.validateSync(JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8')));
+  if (!isPositionDrill(drill)) throw new RangeError(`${slug} is no position drill`);
+  return drill;
 }
 
 const EXECUTIONS = 1000;

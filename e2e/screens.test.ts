@@ -35,7 +35,7 @@ describe('axe finds nothing serious', () => {
   it.each([
     ['today', '/', 'Just played'],
     ['hall', '/hall', 'Another table'],
-    ['drills', '/drills', 'Anchor drop'],
+    ['drills', '/drills?family=judgement', 'Chart the order'],
     ['drill on pool', '/drills/back-to-the-quay', 'Mean of a round'],
     ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
     ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
@@ -78,10 +78,10 @@ describe('axe finds nothing serious', () => {
 describe('words', () => {
   it('are those of the chosen vocabulary', async () => {
     await page.goto('/drills/drawn-back-for-the-blue');
-    await page.getByText('12-ft snooker, draw, 10 shots a round').waitFor();
+    await page.getByText('12-ft snooker, draw, about 15 minutes').waitFor();
     await page.getByRole('button', { name: /^Menu of/ }).click();
     await page.getByText('Snooker', { exact: true }).click();
-    await page.getByText('12-ft snooker, screw, 10 shots a round').waitFor();
+    await page.getByText('12-ft snooker, screw, about 15 minutes').waitFor();
     await page.getByText('mm from the top cushion').first().waitFor();
     await page.getByText('on the blue spot').waitFor();
   });

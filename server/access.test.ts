@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { benchmarkDrill } from '../core/scoring/benchmark.ts';
 import { ORDINARY_CONDITIONS, standardCard } from '../core/table/card.ts';
 import { buildTable } from '../core/table/table.ts';
@@ -141,13 +142,14 @@ beforeAll(async () => {
   stranger = await createTestClub(test, 'puffin');
   const entry = await findDrill(test.pool, 'harbour-turn');
   const stage = entry?.document.stages[0];
-  if (entry === undefined || stage === undefined) throw new Error('the library has no harbour-turn');
+  if (entry === undefined || stage === undefined || !isPositionDrill(entry.document))
+    throw new Error('the library has no harbour-turn');
   world = {
     club,
     round: randomUUID(),
     attempt: randomUUID(),
     note: randomUUID(),
-    benchmark: benchmarkDrill(entry.document, stage, planFor(entry, buildTable(entry.document.table)), 1),
+    benchmark: benchmarkDrill(entry.document, stage, planFor(entry, 1, buildTable(entry.document.table)), 1),
   };
   await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {

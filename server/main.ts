@@ -1,6 +1,8 @@
 import path from 'node:path';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
+import { UnplayableDrillError } from '../core/drill/plannedShot.ts';
+import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
@@ -55,8 +57,17 @@ server.on('error', (error: Error) => {
 /** Solves the drills in the idle time after the start, one a turn, so that no first score waits for it. */
 async function solveDrills(): Promise<void> {
   for (const entry of await listDrills(pool)) {
-    await new Promise((resolve) => setImmediate(resolve));
-    planFor(entry, buildTable(entry.document.table));
+    if (isPositionDrill(entry.document)) {
+      for (let stage = 1; stage <= entry.document.stages.length; stage++) {
+        await new Promise((resolve) => setImmediate(resolve));
+        try {
+          planFor(entry, stage, buildTable(entry.document.table));
+        } catch (error) {
+          // Such a drill is refused when somebody wants to play it, with the reason.
+          if (!(error instanceof UnplayableDrillError)) throw error;
+        }
+      }
+    }
   }
 }
 

@@ -67,7 +67,7 @@ describe('an attempt', () => {
     const { attempt: kept } = await storedSchema.validate(await response.json());
     const entry = await findDrill(test.pool, 'harbour-turn');
     if (entry === undefined) throw new Error('no drill');
-    const plan = planFor(entry, buildTable('pool-9ft'));
+    const plan = planFor(entry, 2, buildTable('pool-9ft'));
     const chance = chanceAt(plan.window, LANDING);
     const bands = entry.document.stages[1]?.bands ?? [];
     expect(kept.points).toBe(bands.filter((band) => chance >= band.chance).length);

@@ -44,7 +44,7 @@ export function colour(name: ColourName): string {
   return `var(--jr-${name})`;
 }
 
-/** Colours of the balls by the name on them, the same in every scheme. */
+/** Colours of the balls by the name on them, the same in every scheme; 9 to 15 wear those of 1 to 7 as a band. */
 export const BALL_COLOURS: Readonly<Record<string, string>> = {
   cue: '#FFFFFF',
   '1': '#E9B93B',
@@ -55,7 +55,6 @@ export const BALL_COLOURS: Readonly<Record<string, string>> = {
   '6': '#2F7D4F',
   '7': '#7E2A33',
   '8': '#2A2A2E',
-  '9': '#E9D58B',
   red: '#B3372B',
   yellow: '#E9C53B',
   green: '#2F7D4F',

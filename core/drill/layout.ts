@@ -1,36 +1,81 @@
-import type { Point } from '../math/point.ts';
+import { contactDistance } from '../motion/ballBall.ts';
+import { noseDistance } from '../motion/noseDistance.ts';
 import type { BallOnTable } from '../motion/shot.ts';
+import { toRadians } from '../math/angle.ts';
+import type { Point } from '../math/point.ts';
 import type { Drill, PlaceText } from '../records/drill.ts';
 import { spotsOf } from '../table/markings.ts';
 import type { TablePreset } from '../table/preset.ts';
 
-/**
- * The place that a drill's text names, on a table, metres.
- * @throws RangeError for diamonds on a table without sights, or a spot that the table does not have
- */
-export function resolvePlace(place: PlaceText, preset: TablePreset): Point {
-  if ('diamonds' in place) {
-    if (!preset.sights) throw new RangeError(`resolvePlace: ${preset.name} has no diamonds`);
-    const { along, across } = place.diamonds;
-    return { x: (along * preset.length) / 8, y: (across * preset.width) / 4 };
-  }
-  if ('spot' in place) {
-    const spot = spotsOf(preset).find((candidate) => candidate.name === place.spot);
-    if (spot === undefined) throw new RangeError(`resolvePlace: ${preset.name} has no ${place.spot} spot`);
-    return spot.at;
-  }
-  return { x: place.x, y: place.y };
-}
-
 /** The id of the cue ball in every drill. */
 export const CUE_BALL = 'cue';
 
-/** The drill's balls on a table, in the order of its text. */
-export function layOut(drill: Drill, preset: TablePreset): readonly BallOnTable[] {
-  return drill.balls.map(({ id, at }) => ({
-    id,
-    ...resolvePlace(at, preset),
-    radius: id === CUE_BALL ? preset.cueBallRadius : preset.ballRadius,
-    mass: id === CUE_BALL ? preset.cueBallMass : preset.ballMass,
-  }));
+/** What the place of a ball may depend on besides the table: its size, and the balls placed before it. */
+interface Placing {
+  readonly radius: number;
+  readonly placed: readonly BallOnTable[];
+}
+
+/**
+ * The place that a drill's text names, on a table, metres.
+ * @throws RangeError for diamonds on a table without sights, a spot that the table does not have, or a ball that
+ *   is not placed yet
+ */
+function resolvePlace(place: PlaceText, preset: TablePreset, { radius, placed }: Placing): Point {
+  const { length, width } = preset;
+  if ('diamonds' in place) {
+    if (!preset.sights) throw new RangeError(`layOut: ${preset.name} has no diamonds`);
+    const { along, across } = place.diamonds;
+    return { x: (along * length) / 8, y: (across * width) / 4 };
+  }
+  if ('frozen' in place) {
+    const reach = noseDistance(radius, preset.parameters.noseHeight);
+    switch (place.frozen) {
+      case 'head':
+        return { x: reach, y: place.at * width };
+      case 'foot':
+        return { x: length - reach, y: place.at * width };
+      case 'right':
+        return { x: place.at * length, y: reach };
+      case 'left':
+        return { x: place.at * length, y: width - reach };
+    }
+  }
+  if ('beside' in place) {
+    const other = placed.find((ball) => ball.id === place.beside);
+    if (other === undefined) throw new RangeError(`layOut: ball ${place.beside} must be placed before`);
+    const apart = contactDistance(radius, other.radius) + place.gapMm / 1000;
+    const towards = toRadians(place.towardsDeg);
+    return { x: other.x + apart * Math.cos(towards), y: other.y + apart * Math.sin(towards) };
+  }
+  if (!('spot' in place) && !('share' in place)) return { x: place.x, y: place.y };
+  const step = place.step ?? { along: 0, across: 0 };
+  const ball = 2 * preset.ballRadius;
+  const base =
+    'spot' in place
+      ? spotsOf(preset).find((candidate) => candidate.name === place.spot)?.at
+      : { x: place.share.along * length, y: place.share.across * width };
+  if (base === undefined) {
+    throw new RangeError(`layOut: ${preset.name} has no such spot`);
+  }
+  return { x: base.x + step.along * ball, y: base.y + step.across * ball };
+}
+
+/**
+ * The drill's placed balls on a table, in the order of its text.
+ * @throws RangeError when a place does not exist on this kind of table
+ */
+export function layOut(drill: Pick<Drill, 'balls'>, preset: TablePreset): readonly BallOnTable[] {
+  const placed: BallOnTable[] = [];
+  for (const { id, at } of drill.balls) {
+    const cue = id === CUE_BALL;
+    const radius = cue ? preset.cueBallRadius : preset.ballRadius;
+    placed.push({
+      id,
+      ...resolvePlace(at, preset, { radius, placed }),
+      radius,
+      mass: cue ? preset.cueBallMass : preset.ballMass,
+    });
+  }
+  return placed;
 }

@@ -3,10 +3,10 @@ import { distance, type Point } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { BallPath, Shot, ShotEvent, ShotResult } from '../motion/shot.ts';
 import { positionWindow, type PositionWindow } from '../planning/window.ts';
-import type { Drill } from '../records/drill.ts';
 import { aimToPot } from '../shot/aim.ts';
 import { pocketNamed, type Table } from '../table/table.ts';
 import { CUE_BALL, layOut } from './layout.ts';
+import type { PositionDrill } from './positionDrill.ts';
 
 /** Where the planned stroke would end at another pace. */
 export interface PaceStop {
@@ -91,7 +91,7 @@ function paceStopsOf(shot: Shot, planned: ShotResult, objectId: string): readonl
  * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball, RangeError or
  *   InvalidShotError when the layout does not fit the table
  */
-export function planShot(drill: Drill, table: Table): PlannedShot {
+export function planShot(drill: PositionDrill, table: Table): PlannedShot {
   const balls = layOut(drill, table.preset);
   const { task, plan } = drill;
   const stroke = {

@@ -1,112 +1,161 @@
-import { array, lazy, object, string, type InferType } from 'yup';
-import { SPOT_NAMES } from '../table/markings.ts';
-import { POCKET_NAMES } from '../table/pockets.ts';
+import { array, object, string, type InferType } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
-import { LEVEL_NAMES } from '../player/levels.ts';
-import { count, finite, text } from './fields.ts';
+import { completeDrill } from './drillText/complete.ts';
+import { scoringSchema } from './drillText/counting.ts';
+import { areaSchema, placeSchema, UNKNOWN } from './drillText/places.ts';
+import { stageSchema } from './drillText/stage.ts';
+import { taskSchema } from './drillText/task.ts';
+import { choice, count, finite, text } from './fields.ts';
 
-/** A place in metres, in diamonds from the head end and the right-hand side, or on a spot. */
-export type PlaceText =
-  | { readonly x: number; readonly y: number }
-  | { readonly diamonds: { readonly along: number; readonly across: number } }
-  | { readonly spot: (typeof SPOT_NAMES)[number] };
+export type { PlaceText } from './drillText/places.ts';
+export type { Band } from '../counting/bands.ts';
+export type { Order } from './drillText/order.ts';
 
-const UNKNOWN = '${path} has the unknown field ${properties}';
+export const DRILL_FORMAT = 'jolly-rail/drill';
+export const DRILL_VERSION = 2;
 
-const metresPlace = object({ x: finite(), y: finite() }).exact(UNKNOWN);
-const diamondsPlace = object({
-  diamonds: object({ along: finite(), across: finite() }).exact(UNKNOWN).required('${path} is missing'),
-}).exact(UNKNOWN);
-const spotPlace = object({
-  spot: string().strict().required('${path} is missing').oneOf(SPOT_NAMES, '${path} is not a spot'),
-}).exact(UNKNOWN);
+export const FAMILIES = ['position', 'order', 'break', 'kick', 'plant', 'safety', 'judgement'] as const;
+export type Family = (typeof FAMILIES)[number];
 
-const placeSchema = lazy((value: unknown) => {
-  const keys = typeof value === 'object' && value !== null ? value : {};
-  if ('spot' in keys) return spotPlace.required();
-  if ('diamonds' in keys) return diamondsPlace.required();
-  return metresPlace.required();
-});
+export const SKILLS = [
+  'cue-ball control',
+  'run-out',
+  'potting',
+  'break',
+  'kicking',
+  'safety',
+  'judgement',
+] as const;
+export type Skill = (typeof SKILLS)[number];
 
-const pocketSchema = string()
-  .strict()
-  .required('${path} is missing')
-  .oneOf(POCKET_NAMES, '${path} is not a pocket');
+/** Questions on which practitioners disagree; a drill names those that it bears on. */
+export const SCHOOLS = [
+  'side spin',
+  'leaving angles',
+  'draw or follow',
+  'margin',
+  'curved escapes',
+  'break pace and hit',
+  'draw on the break',
+  'the rack',
+  'practice',
+  'difficulty',
+  'shot to nothing',
+] as const;
+export type School = (typeof SCHOOLS)[number];
 
-const bandSchema = object({
-  /** Least chance of the next pot that earns the points. */
-  chance: finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1'),
-  points: count(1, 100),
-}).exact(UNKNOWN);
+export const CAUTIONS = ['raised butt', 'hard break', 'rest', 'repetition'] as const;
+export type Caution = (typeof CAUTIONS)[number];
 
-const stageSchema = object({
-  title: text(60),
-  bands: array(bandSchema)
+export const CONDITIONS = [
+  'no cushion',
+  'at least one cushion',
+  'no second ball',
+  'direct hit',
+  'cushion first',
+  'nominated pocket',
+  'alternating pockets',
+  'no side',
+  'no plants or doubles',
+  'no rest',
+] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+/** What can go wrong in a shot, and what a drill makes of it. */
+export const FAULTS = ['missed', 'in-off', 'wrong ball', 'condition broken'] as const;
+export type Fault = (typeof FAULTS)[number];
+export const CONSEQUENCES = ['ends the attempt', 'only noted'] as const;
+
+export const CUE_BALL_STARTS = [
+  'placed',
+  'in hand',
+  'in hand behind the line',
+  'in the area',
+  'placed for each shot',
+] as const;
+
+const list = <const T extends string>(values: readonly T[]) =>
+  array(choice(values))
     .required('${path} is missing')
-    .min(1, '${path} needs at least one band')
-    .max(5, '${path} has at most five bands')
-    .test('rising', '${path} must rise in chance and points', (bands) =>
-      bands.every((band, i) => {
-        const before = bands[i - 1];
-        return before === undefined || (band.chance > before.chance && band.points > before.points);
-      }),
-    ),
+    .test('once', '${path} names something twice', (each) => new Set(each).size === each.length);
+
+const planSchema = object({
+  speed: finite().min(0.1, '${path} must be at least 0.1').max(12, '${path} must be at most 12'),
+  tip: object({ side: finite(), height: finite() }).exact(UNKNOWN),
+  elevationDeg: finite().min(0, '${path} must be at least 0').max(90, '${path} must be at most 90'),
 }).exact(UNKNOWN);
+
+const consequence = () => choice(CONSEQUENCES);
 
 /** A drill as it is written in a file: what is set, what is asked, how it is scored. */
 export const drillSchema = object({
   format: string()
     .strict()
     .required('${path} is missing')
-    .oneOf(['jolly-rail/drill'] as const, '${path} is unknown'),
-  version: count(1, 1),
+    .oneOf([DRILL_FORMAT] as const, '${path} is unknown'),
+  version: count(DRILL_VERSION, DRILL_VERSION),
   slug: text(60).matches(/^[a-z0-9-]+$/, '${path} may hold small letters, digits and hyphens only'),
   title: text(80),
-  family: string()
-    .strict()
-    .required('${path} is missing')
-    .oneOf(['position'] as const, '${path} is unknown'),
-  technique: string()
-    .strict()
-    .required('${path} is missing')
-    .oneOf(['stop', 'follow', 'draw'] as const, '${path} is unknown'),
-  table: string().strict().required('${path} is missing').oneOf(PRESET_IDS, '${path} is not a table'),
+  family: choice(FAMILIES),
+  skills: list(SKILLS).min(1, '${path} needs at least one skill'),
+  technique: choice(['stop', 'follow', 'draw']).nullable().defined('${path} is missing'),
+  /** The kind of table it was written for, and others on which it makes sense by proportion. */
+  table: choice(PRESET_IDS),
+  alsoOn: list(PRESET_IDS),
+  minutes: count(1, 120),
   purpose: text(400),
   advice: array(text(200)).required('${path} is missing').max(5, '${path} has at most five lines'),
+  schools: list(SCHOOLS),
+  cautions: list(CAUTIONS),
   balls: array(object({ id: text(12), at: placeSchema }).exact(UNKNOWN))
     .required('${path} is missing')
-    .min(3, '${path} needs a cue ball, an object ball and a next ball')
-    .max(22, '${path} has at most 22 balls'),
-  task: object({
-    pot: text(12),
-    pocket: pocketSchema,
-    next: object({ ball: text(12), pocket: pocketSchema }).exact(UNKNOWN),
+    .max(22, '${path} has at most 22 balls')
+    .test(
+      'names',
+      '${path} holds two balls of one name',
+      (balls) => new Set(balls.map((ball) => ball.id)).size === balls.length,
+    ),
+  /** Balls thrown at random beside those that are placed, drawn from a seed so that they can be set up again. */
+  thrown: object({
+    balls: array(text(12)).required('${path} is missing').min(1).max(15),
+    area: areaSchema,
+    /** Least way between two balls, and to the cushions, in ball widths. */
+    apart: finite().min(0, '${path} must be at least 0').max(6, '${path} must be at most 6'),
+  })
+    .exact(UNKNOWN)
+    .nullable()
+    .defined('${path} is missing'),
+  rack: object({ kind: choice(['nine', 'eight', 'eight on the spot', 'reds']) })
+    .exact(UNKNOWN)
+    .nullable()
+    .defined('${path} is missing'),
+  cueBall: object({
+    start: choice(CUE_BALL_STARTS),
+    area: areaSchema.nullable().defined('${path} is missing'),
   }).exact(UNKNOWN),
-  plan: object({
-    speed: finite().min(0.1, '${path} must be at least 0.1').max(12, '${path} must be at most 12'),
-    tip: object({ side: finite(), height: finite() }).exact(UNKNOWN),
-    elevationDeg: finite().min(0, '${path} must be at least 0').max(90, '${path} must be at most 90'),
+  task: taskSchema,
+  conditions: list(CONDITIONS),
+  faults: object({
+    missed: consequence(),
+    'in-off': consequence(),
+    'wrong ball': consequence(),
+    'condition broken': consequence(),
   }).exact(UNKNOWN),
-  scoring: object({
-    method: string()
-      .strict()
-      .required('${path} is missing')
-      .oneOf(['zone-points'] as const, '${path} is unknown'),
-    shots: count(1, 100),
-    /** Whose chance of the next pot contours the window. */
-    windowLevel: string()
-      .strict()
-      .required('${path} is missing')
-      .oneOf(LEVEL_NAMES, '${path} is not a level'),
-  }).exact(UNKNOWN),
+  /** What follows a fault that does not end the attempt. */
+  repair: choice(['play on', 'ball in hand', 'cue ball back']),
+  /** The planned stroke; the direction is solved on the table. Null where there is none to plan. */
+  plan: planSchema.nullable().defined('${path} is missing'),
+  /** Why the plan cannot be checked by playing it; null where it is. */
+  unchecked: text(200).nullable().defined('${path} is missing'),
+  scoring: scoringSchema,
   stages: array(stageSchema)
     .required('${path} is missing')
     .min(1, '${path} needs at least one stage')
     .max(9, '${path} has at most nine stages'),
 })
+  .transform((_value, original: unknown) => completeDrill(original))
   .exact(UNKNOWN)
   .required();
 
 export type Drill = InferType<typeof drillSchema>;
 export type DrillStage = Drill['stages'][number];
-export type Band = DrillStage['bands'][number];

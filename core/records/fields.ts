@@ -1,4 +1,4 @@
-import { number, object, string, type NumberSchema, type StringSchema } from 'yup';
+import { mixed, number, object, string, type NumberSchema, type StringSchema } from 'yup';
 
 /** Schemas that several records share. All are strict: nothing is coerced at the edge. */
 
@@ -35,6 +35,21 @@ export function count(least: number, most: number): NumberSchema<number> {
     .integer('${path} must be a whole number')
     .min(least, `\${path} must be at least ${least}`)
     .max(most, `\${path} must be at most ${most}`);
+}
+
+/** One of some words. */
+export function choice<const T extends string>(values: readonly T[]) {
+  return string()
+    .strict()
+    .required('${path} is missing')
+    .oneOf(values, `\${path} must be one of ${values.join(', ')}`);
+}
+
+/** Refuses whatever it gets: for a union whose `field` names no member of it. */
+export function noneOf(field: string, values: readonly string[]) {
+  return mixed((value: unknown): value is never => value === undefined && false)
+    .required('${path} is missing')
+    .typeError(`\${path}.${field} must be one of ${values.join(', ')}`);
 }
 
 /** A time as ISO 8601 in UTC, as JavaScript writes it. */

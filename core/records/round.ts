@@ -46,13 +46,3 @@ export const endRoundSchema = object({
 })
   .exact(UNKNOWN)
   .required();
-
-/** An attempt as it is kept. */
-export interface Attempt {
-  readonly id: string;
-  readonly ordinal: number;
-  readonly outcome: Outcome;
-  readonly landing: { readonly x: number; readonly y: number } | null;
-  readonly points: number;
-  readonly playedAt: string;
-}

@@ -14,16 +14,9 @@ import {
 import { tableOfCard, type TableCard } from '../table/card.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
-import { count, finite, instant, text, uuid } from './fields.ts';
+import { choice, count, finite, instant, text, uuid } from './fields.ts';
 
 const UNKNOWN = '${properties} is not a field of ${path}';
-
-function choice<const T extends string>(values: readonly T[]) {
-  return string()
-    .strict()
-    .required('${path} is missing')
-    .oneOf(values, `\${path} must be one of ${values.join(', ')}`);
-}
 
 const measuredSchema = object({
   name: choice(CARD_VALUE_NAMES),

@@ -2,9 +2,11 @@ import type { PlannedShot } from '../drill/plannedShot.ts';
 import { landingCloud } from '../planning/cloud.ts';
 import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../player/levels.ts';
 import type { Benchmark, LevelBenchmark } from '../records/benchmark.ts';
-import type { Drill, DrillStage } from '../records/drill.ts';
+import type { PositionDrill } from '../drill/positionDrill.ts';
+import type { DrillStage } from '../records/drill.ts';
 import { expectation, medianOf, midRankPercentile, sumOfDraws } from '../statistics/distribution.ts';
-import { mostPoints, zonePoints } from './zonePoints.ts';
+import { zonePoints } from './zonePoints.ts';
+import { mostPoints } from '../counting/bands.ts';
 
 /** Single executions by the virtual player of each level. */
 export const EXECUTIONS_PER_LEVEL = 2_000;
@@ -15,7 +17,7 @@ export const EXECUTIONS_PER_LEVEL = 2_000;
  * @param seed same seed, same benchmark
  */
 export function benchmarkLevel(
-  drill: Drill,
+  drill: PositionDrill,
   stage: DrillStage,
   planned: PlannedShot,
   level: LevelName,
@@ -36,7 +38,7 @@ export function benchmarkLevel(
 
 /** The benchmark of a single-shot drill: all five levels. */
 export function benchmarkDrill(
-  drill: Drill,
+  drill: PositionDrill,
   stage: DrillStage,
   planned: PlannedShot,
   seed: number,

@@ -1,3 +1,4 @@
+import { isPositionDrill } from '../drill/positionDrill.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { planShot } from '../drill/plannedShot.ts';
@@ -12,10 +13,11 @@ import { buildTable } from '../table/table.ts';
 import { benchmarkDrill, placeRound, scoreBands } from './benchmark.ts';
 import { landingBias } from './bias.ts';
 import { reviewLanding } from './landing.ts';
-import { zonePointsResult } from './round.ts';
-import { pointsForChance, zonePoints } from './zonePoints.ts';
+import { zonePoints } from './zonePoints.ts';
+import { pointsForChance } from '../counting/bands.ts';
 
 const drill = drillSchema.validateSync(JSON.parse(readFileSync('library/harbour-turn.drill.json', 'utf8')));
+if (!isPositionDrill(drill)) throw new Error('harbour-turn is a position drill');
 const plan = planShot(drill, buildTable(drill.table));
 const stage = drill.stages[1]!;
 
@@ -33,17 +35,6 @@ describe('zone points', () => {
     expect(zonePoints('missed', plan.landing, plan.window, stage.bands)).toBe(0);
     expect(zonePoints('in-off', plan.landing, plan.window, stage.bands)).toBe(0);
     expect(zonePoints('potted', null, plan.window, stage.bands)).toBe(0);
-  });
-
-  it('of a round add up: 3 + 0 + 2 + 1 of 30, not complete after four shots of ten', () => {
-    const attempts = [3, 0, 2, 1].map((points) => ({ points }));
-    expect(zonePointsResult(attempts, 10, 3)).toEqual({
-      value: 6,
-      unit: 'points',
-      better: 'high',
-      maximum: 30,
-      complete: false,
-    });
   });
 });
 

@@ -1,18 +1,20 @@
 import type { Locator, Page } from 'playwright-core';
 import type { Point } from '../../core/math/point.ts';
+import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
 import { planShot } from '../../core/drill/plannedShot.ts';
 import { openRoundSchema } from '../../core/records/club.ts';
-import { drillSchema, type Drill } from '../../core/records/drill.ts';
+import { drillSchema } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
 import { projectionOf, type Orientation } from '../../web/table/projection.ts';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect } from 'vitest';
 
-export function readDrill(slug: string): Drill {
-  return drillSchema.validateSync(
-    JSON.parse(readFileSync(path.join('library', `${slug}.drill.json`), 'utf8')),
-  );
+export function readDrill(slug: string): PositionDrill {
+  const text = readFileSync(path.join('library', `${slug}.drill.json`), 'utf8');
+  const drill = drillSchema.validateSync(JSON.parse(text));
+  if (!isPositionDrill(drill)) throw new RangeError(`${slug} is no position drill`);
+  return drill;
 }
 
 /** Where the planned stroke of a drill ends, metres. */

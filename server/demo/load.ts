@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import type { Pool, PoolConnection } from 'mysql2/promise';
 import { playOnce } from '../../core/planning/cloud.ts';
 import { execute } from '../../core/player/execute.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
 import type { DrillEntry, StoredAttempt } from '../../core/records/club.ts';
@@ -88,13 +90,19 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
       });
       await playCareer(db, { clubId, player, drills, random: createRandom(SEED + i), now });
     }
-    for (const entry of drills) {
-      for (const { card } of DEMO_TABLES.filter((each) => each.card.preset === entry.document.table)) {
-        await storeBenchmarks(db, entry, tableOfCard(card, null));
-      }
+    const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
+    for (const entry of drills.filter(({ document }) => played.has(document.slug))) {
+      await storeBenchmarks(db, entry, tableOfCard(homeOf(entry).card, null));
     }
   });
   return true;
+}
+
+/** The table on which the demo's players play a drill: the first of its kind. */
+function homeOf({ document }: DrillEntry): DemoTable {
+  const table = DEMO_TABLES.find(({ card }) => card.preset === document.table);
+  if (table === undefined) throw new Error(`loadDemo: there is no table for ${document.slug}`);
+  return table;
 }
 
 async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: number): Promise<void> {
@@ -111,8 +119,10 @@ async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: num
 }
 
 async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Table): Promise<void> {
-  const plan = planFor(entry, table);
   for (const [i, stage] of entry.document.stages.entries()) {
+    const plan = planFor(entry, i + 1, table);
+    const drill = atStage(entry.document, i + 1);
+    if (!isPositionDrill(drill)) continue;
     await storeBenchmark(
       db,
       {
@@ -123,7 +133,7 @@ async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Tab
         modelVersion: MODEL_VERSION,
         levelVersion: LEVEL_TABLE_VERSION,
       },
-      benchmarkDrill(entry.document, stage, plan, SEED),
+      benchmarkDrill(drill, stage, plan, SEED),
     );
   }
 }
@@ -141,9 +151,8 @@ async function playCareer(db: PoolConnection, options: CareerOptions): Promise<v
   const { player, random, now } = options;
   for (const [d, slug] of player.drills.entries()) {
     const entry = options.drills.find((candidate) => candidate.document.slug === slug);
-    const table = DEMO_TABLES.find(({ card }) => card.preset === entry?.document.table);
-    if (entry === undefined || table === undefined)
-      throw new Error(`loadDemo: no drill or table for ${slug}`);
+    if (entry === undefined) throw new Error(`loadDemo: there is no drill ${slug}`);
+    const table = homeOf(entry);
     for (let k = 0; k < player.roundsPerDrill; k++) {
       const share = player.roundsPerDrill === 1 ? 1 : k / (player.roundsPerDrill - 1);
       const daysAgo =
@@ -179,11 +188,13 @@ interface DemoRound extends CareerOptions {
 async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   const { entry, random } = round;
   const table = tableOfCard(round.table.card, null);
-  const plan = planFor(entry, table);
-  const { document } = entry;
   const stageNumber = 2;
+  const document = atStage(entry.document, stageNumber);
   const stage = document.stages[stageNumber - 1];
-  if (stage === undefined) throw new Error(`loadDemo: ${document.slug} has no stage ${String(stageNumber)}`);
+  if (stage === undefined || !isPositionDrill(document)) {
+    throw new Error(`loadDemo: ${document.slug} is no position drill`);
+  }
+  const plan = planFor(entry, stageNumber, table);
   const shots = document.scoring.shots;
   await insertRound(db, {
     id: round.id,

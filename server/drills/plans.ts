@@ -1,5 +1,7 @@
 import { LRUCache } from 'lru-cache';
-import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { findDrill } from '../db/queries/drills.ts';
@@ -28,12 +30,19 @@ export async function revisionOf(
  */
 const solved = new LRUCache<string, PlannedShot>({ max: 300 });
 
-/** The planned stroke of a drill on a table. @throws UnplayableDrillError when the drill cannot be played there */
-export function planFor({ document, revision }: DrillEntry, table: Table): PlannedShot {
-  const key = `${document.slug}|${String(revision)}|${tableFingerprint(table)}`;
+/**
+ * The planned stroke of a position drill at a stage on a table.
+ * @throws UnplayableDrillError when the drill cannot be played there, or has no single shot to plan
+ */
+export function planFor({ document, revision }: DrillEntry, stage: number, table: Table): PlannedShot {
+  const key = `${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
   const known = solved.get(key);
   if (known !== undefined) return known;
-  const plan = planShot(document, table);
+  const drill = atStage(document, stage);
+  if (!isPositionDrill(drill)) {
+    throw new UnplayableDrillError(`${drill.slug}: it is not a drill of one planned shot`);
+  }
+  const plan = planShot(drill, table);
   solved.set(key, plan);
   return plan;
 }

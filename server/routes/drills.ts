@@ -4,8 +4,10 @@ import type { Viewer } from '../../core/records/club.ts';
 import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { buildTable, tableFingerprint } from '../../core/table/table.ts';
-import type { PresetId } from '../../core/table/preset.ts';
-import { mostPoints } from '../../core/scoring/zonePoints.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { mostPoints } from '../../core/counting/bands.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { findBenchmark, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
 import { findDrill, listDrills } from '../db/queries/drills.ts';
@@ -25,23 +27,25 @@ export function drillRoutes(deps: Dependencies) {
     const number = wholeNumber(stage, 'stage');
     const chosen = entry?.document.stages[number - 1];
     if (entry === undefined || chosen === undefined) throw notFound('this drill, revision or stage');
+    const drill = atStage(entry.document, number);
+    if (!isPositionDrill(drill)) throw notFound('a benchmark of this drill');
     return {
       key: {
         drill: slug,
         revision: entry.revision,
         stage: number,
-        tableFingerprint: await fingerprintFor(c, entry.document.table),
+        tableFingerprint: await fingerprintFor(c, entry.document),
         modelVersion: MODEL_VERSION,
         levelVersion: LEVEL_TABLE_VERSION,
       },
-      maximum: entry.document.scoring.shots * mostPoints(chosen.bands),
+      maximum: drill.scoring.shots * mostPoints(chosen.bands),
     };
   }
 
   /** Of the club's table that the address names, or of the kind of table as it ships. */
-  async function fingerprintFor(c: Context<SignedIn>, preset: PresetId): Promise<string> {
+  async function fingerprintFor(c: Context<SignedIn>, drill: Drill): Promise<string> {
     const { table, revision, conditions } = c.req.query();
-    if (table === undefined) return tableFingerprint(buildTable(preset));
+    if (table === undefined) return tableFingerprint(buildTable(drill.table));
     const key = {
       id: table,
       revision: wholeNumber(revision ?? '', 'revision'),
@@ -49,7 +53,7 @@ export function drillRoutes(deps: Dependencies) {
     };
     const played = await stateOf(deps.pool, c.get('viewer').clubId, key);
     if (played === undefined) throw notFound('this table');
-    if (played.state.card.preset !== preset) {
+    if (!tablesOf(drill).includes(played.state.card.preset)) {
       throw new Refusal(400, 'table is another kind of table than the drill needs', 'table');
     }
     return played.fingerprint;

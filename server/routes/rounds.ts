@@ -1,4 +1,6 @@
 import { Hono } from 'hono';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
 import type { DrillEntry, OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
 import {
@@ -9,7 +11,8 @@ import {
 } from '../../core/records/round.ts';
 import { InvalidShotError } from '../../core/motion/validate.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
-import { mostPoints, zonePoints } from '../../core/scoring/zonePoints.ts';
+import { zonePoints } from '../../core/scoring/zonePoints.ts';
+import { mostPoints } from '../../core/counting/bands.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { findAttempt, insertAttempt, setUndone } from '../db/queries/attempts.ts';
 import {
@@ -33,9 +36,9 @@ import { visiblePlayer } from './players.ts';
 const TAP_SLACK = 0.002;
 
 /** A round is opened only where its shots can be counted: the planned stroke must do its work on this table. */
-function requirePlayable(entry: DrillEntry, { table }: PlayedTable): void {
+function requirePlayable(entry: DrillEntry, stage: number, { table }: PlayedTable): void {
   try {
-    planFor(entry, table);
+    planFor(entry, stage, table);
   } catch (error) {
     const known =
       error instanceof UnplayableDrillError ||
@@ -93,7 +96,7 @@ export function roundRoutes(deps: Dependencies) {
     }
     if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
     const { table } = await tableOf(viewer, round);
-    const plan = planFor(entry, table);
+    const plan = planFor(entry, round.stage, table);
     const inset = table.preset.ballRadius - TAP_SLACK;
     const { landing } = attempt;
     for (const [axis, size] of [
@@ -135,13 +138,15 @@ export function roundRoutes(deps: Dependencies) {
     if (played === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
     const entry = await revisionOf(deps.pool, body.drill, body.revision);
     if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
-    if (entry.document.table !== played.state.card.preset) {
+    if (!tablesOf(entry.document).includes(played.state.card.preset)) {
       throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
     }
     if (entry.document.stages[body.stage - 1] === undefined) {
       throw new Refusal(400, 'stage is not one of the drill', 'stage');
     }
-    requirePlayable(entry, played);
+    requirePlayable(entry, body.stage, played);
+    const drill = atStage(entry.document, body.stage);
+    if (!isPositionDrill(drill)) throw new Refusal(400, 'drill is not scored shot by shot', 'drill');
     await insertRound(deps.pool, {
       id,
       clubId: viewer.clubId,
@@ -154,7 +159,7 @@ export function roundRoutes(deps: Dependencies) {
       drill: body.drill,
       revision: body.revision,
       stage: body.stage,
-      shots: entry.document.scoring.shots,
+      shots: drill.scoring.shots,
       startedAt: new Date(body.startedAt),
     });
     return c.json(await openRoundOf(viewer, await visibleRound(viewer, id)));

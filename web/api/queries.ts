@@ -9,7 +9,6 @@ import {
   todaySchema,
   viewerSchema,
   welcomeSchema,
-  type DrillEntry,
   type Viewer,
 } from '../../core/records/club.ts';
 import {
@@ -18,7 +17,7 @@ import {
   tableStateSchema,
   type TableRef,
 } from '../../core/records/tableCard.ts';
-import type { Drill } from '../../core/records/drill.ts';
+import type { PositionDrill, PositionEntry } from '../../core/drill/positionDrill.ts';
 import { computeBenchmark, solvePlan } from '../workers/solver.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
@@ -85,7 +84,7 @@ export const tableStateQuery = ({ id, revision, conditionsId }: TableRef) =>
   });
 
 /** Nothing is solved while either is not known. */
-export const planQuery = (drill: Drill | undefined, on: TableAsPlayed | undefined) =>
+export const planQuery = (drill: PositionDrill | undefined, on: TableAsPlayed | undefined) =>
   queryOptions({
     queryKey: ['plan', drill, on],
     queryFn: drill === undefined || on === undefined ? skipToken : () => solvePlan(drill, on),
@@ -100,7 +99,7 @@ export const planQuery = (drill: Drill | undefined, on: TableAsPlayed | undefine
  * @param ref the club's table whose state `on` is; undefined for a table as it ships
  */
 export const benchmarkQuery = (
-  entry: DrillEntry,
+  entry: PositionEntry,
   stage: number,
   { ref, on }: TableChoice,
   onProgress: (share: number) => void,

@@ -1,15 +1,15 @@
 import { Progress, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { DrillEntry } from '../../core/records/club.ts';
-import { mostPoints } from '../../core/scoring/zonePoints.ts';
+import type { PositionEntry } from '../../core/drill/positionDrill.ts';
+import { mostPoints } from '../../core/counting/bands.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
 import { benchmarkQuery } from '../api/queries.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
 import { LevelScale } from './LevelScale.tsx';
 
 interface BenchmarkPanelProps {
-  readonly entry: DrillEntry;
+  readonly entry: PositionEntry;
   readonly stage: number;
   readonly table: TableChoice;
 }

@@ -1,6 +1,10 @@
 import type { ReactNode } from 'react';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { throwBalls } from '../../core/drill/throwBalls.ts';
+import type { BallOnTable } from '../../core/motion/shot.ts';
+import { rackBalls } from '../../core/rack/rack.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable, type Table } from '../../core/table/table.ts';
@@ -8,6 +12,16 @@ import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
 import type { Orientation } from '../table/projection.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
+
+/** The seed with which thrown balls are shown before they are thrown for a round. */
+const SHOWN_SEED = 1;
+
+/** Everything that is set: placed, racked and thrown balls. */
+function ballsOf(drill: Drill, preset: TablePreset): readonly BallOnTable[] {
+  const placed = layOut(drill, preset);
+  const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
+  return [...placed, ...racked, ...throwBalls(drill, preset, [...placed, ...racked], SHOWN_SEED)];
+}
 
 interface DrillDrawingProps {
   readonly drill: Drill;
@@ -21,8 +35,12 @@ interface DrillDrawingProps {
   readonly positions?: ReadonlyMap<string, Point | null> | undefined;
   readonly orientation?: Orientation;
   readonly onTap?: (place: Point) => void;
+  /** A picture to recognise the layout by: larger balls, no names. */
+  readonly small?: boolean;
   readonly children?: ReactNode;
 }
+
+const SMALL_SCALE = 1.7;
 
 /** A drill on its table: balls, planned paths, the window of the next ball, and what is put on top. */
 export function DrillDrawing({
@@ -33,6 +51,7 @@ export function DrillDrawing({
   positions,
   orientation,
   onTap,
+  small = false,
   children,
 }: DrillDrawingProps) {
   const table = plan?.shot.table ?? given ?? buildTable(drill.table);
@@ -48,7 +67,7 @@ export function DrillDrawing({
       {plan !== undefined && <WindowMark window={plan.window} bands={bands} wanted={plan.landing} />}
       {plan !== undefined &&
         paths
-          .filter((path) => path.id === CUE_BALL || path.id === drill.task.pot)
+          .filter((path) => path.id === CUE_BALL || path.pieces.length > 1)
           .map((path) => (
             <PathMark
               key={path.id}
@@ -58,11 +77,17 @@ export function DrillDrawing({
             />
           ))}
       {plan !== undefined && <WantedMark at={plan.landing} />}
-      {layOut(drill, table.preset).map((ball) => {
+      {ballsOf(drill, table.preset).map((ball) => {
         const at = positions === undefined ? ball : positions.get(ball.id);
         if (at === null || at === undefined) return null;
         return (
-          <BallMark key={ball.id} id={ball.id} at={at} {...(ball.id === CUE_BALL ? {} : { name: ball.id })} />
+          <BallMark
+            key={ball.id}
+            id={ball.id}
+            at={at}
+            radius={ball.radius * (small ? SMALL_SCALE : 1)}
+            {...(ball.id === CUE_BALL || small ? {} : { name: ball.id })}
+          />
         );
       })}
       {children}

@@ -1,9 +1,11 @@
-import { Button, Group, List, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
+import { Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
@@ -15,12 +17,13 @@ import type { TablePreset } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillQuery, planQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
-import { chooseShipped, chooseState, currentState, tablesOfKind } from '../hall/tableChoice.ts';
+import { chooseShipped, chooseState, currentState, tablesFor } from '../hall/tableChoice.ts';
 import { LineKey } from '../table/LineKey.tsx';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
 import { BenchmarkPanel } from './BenchmarkPanel.tsx';
+import { DrillRules, SchoolCards } from './DrillRules.tsx';
 import { DrillDrawing } from './DrillDrawing.tsx';
 import { usePlayback } from './usePlayback.ts';
 
@@ -31,7 +34,7 @@ export function DrillPage() {
   const tables = useQuery(tablesQuery);
   if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
   if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
-  return <DrillSheet entry={entry.data} tables={tablesOfKind(tables.data, entry.data.document.table)} />;
+  return <DrillSheet entry={entry.data} tables={tablesFor(tables.data, tablesOf(entry.data.document))} />;
 }
 
 /** The stage from the address, so that it can be shared. */
@@ -68,7 +71,9 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const choice =
     table === undefined ? chooseShipped(drill.table) : chooseState(table.id, currentState(table, now));
   const built = tableOfCard(choice.on.card, choice.on.conditions);
-  const plan = useQuery(planQuery(drill, choice.on));
+  const staged = atStage(drill, stage);
+  const position = isPositionDrill(staged) ? staged : undefined;
+  const plan = useQuery(planQuery(position, choice.on));
   const { term } = useWords();
   const playback = usePlayback(plan.data);
   return (
@@ -84,19 +89,22 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           <div>
             <Title order={1}>{drill.title}</Title>
             <Text c="dimmed">
-              {TABLE_PRESETS[drill.table].name}, {term(drill.technique)}, {drill.scoring.shots} shots a round
+              {TABLE_PRESETS[drill.table].name},{' '}
+              {drill.technique === null ? drill.family : term(drill.technique)}, about {drill.minutes} minutes
             </Text>
           </div>
           <Group>
-            <Button
-              className="no-print"
-              variant="default"
-              leftSection={<IconPlayerPlay size={18} />}
-              onClick={playback.play}
-              disabled={plan.data === undefined}
-            >
-              Play the stroke
-            </Button>
+            {position !== undefined && (
+              <Button
+                className="no-print"
+                variant="default"
+                leftSection={<IconPlayerPlay size={18} />}
+                onClick={playback.play}
+                disabled={plan.data === undefined}
+              >
+                Play the stroke
+              </Button>
+            )}
             {tables.length > 1 && (
               <Select
                 aria-label="Table"
@@ -124,45 +132,48 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           </Group>
         </Group>
         <DrillDrawing
-          drill={drill}
+          drill={staged}
           stage={stage}
           table={built}
           plan={plan.data}
           positions={playback.positions}
         />
         {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
-        <Group justify="space-between" mt="xs" align="start">
-          <LineKey
-            cueBall="cue ball, planned"
-            objectBall="object ball"
-            window={`on the ${drill.task.next.ball}: chance of the pot`}
-          />
-        </Group>
-        <SetUpTable drill={drill} preset={built.preset} />
+        {position !== undefined && (
+          <Group justify="space-between" mt="xs" align="start">
+            <LineKey
+              cueBall="cue ball, planned"
+              objectBall="object ball"
+              window={`on the ${position.task.next.ball}: chance of the pot`}
+            />
+          </Group>
+        )}
+        {staged.balls.length > 0 && <SetUpTable drill={staged} preset={built.preset} />}
       </div>
       <Stack>
-        <Button
-          component={Link}
-          to={`/lesson?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
-          size="lg"
-          className="no-print"
-        >
-          Score a round
-        </Button>
-        <section className="card">
-          <Title order={2} size="h4">
-            The task
-          </Title>
-          <Text mt={4}>{drill.purpose}</Text>
-          <List mt="xs" size="sm" spacing={4}>
-            {drill.advice.map((line) => (
-              <List.Item key={line}>{line}</List.Item>
-            ))}
-          </List>
-        </section>
-        {plan.data !== undefined && <Stroke drill={drill} plan={plan.data} />}
-        <Points drill={drill} stage={stage} />
-        <BenchmarkPanel entry={entry} stage={stage} table={choice} />
+        {position !== undefined && (
+          <Button
+            component={Link}
+            to={`/lesson?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
+            size="lg"
+            className="no-print"
+          >
+            Score a round
+          </Button>
+        )}
+        <DrillRules drill={staged} />
+        {position !== undefined && (
+          <>
+            {plan.data !== undefined && <Stroke drill={position} plan={plan.data} />}
+            <Points drill={position} stage={stage} />
+            <BenchmarkPanel
+              entry={{ revision: entry.revision, document: position }}
+              stage={stage}
+              table={choice}
+            />
+          </>
+        )}
+        <SchoolCards schools={drill.schools} />
       </Stack>
     </div>
   );
@@ -209,7 +220,7 @@ function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset:
 }
 
 /** The tip's place in words, in ball radii. */
-function tipWords(drill: Drill): string {
+function tipWords(drill: PositionDrill): string {
   const { height, side } = drill.plan.tip;
   const parts: string[] = [];
   if (height !== 0) parts.push(`${Math.abs(height)} R ${height > 0 ? 'above' : 'below'} centre`);
@@ -217,7 +228,7 @@ function tipWords(drill: Drill): string {
   return parts.length === 0 ? 'centre' : parts.join(', ');
 }
 
-function Stroke({ drill, plan }: { readonly drill: Drill; readonly plan: PlannedShot }) {
+function Stroke({ drill, plan }: { readonly drill: PositionDrill; readonly plan: PlannedShot }) {
   const { angle } = reviewLanding(plan, plan.landing);
   const facts = [
     ['Pace', `${drill.plan.speed} m/s`],
@@ -244,7 +255,7 @@ function Stroke({ drill, plan }: { readonly drill: Drill; readonly plan: Planned
   );
 }
 
-function Points({ drill, stage }: { readonly drill: Drill; readonly stage: number }) {
+function Points({ drill, stage }: { readonly drill: PositionDrill; readonly stage: number }) {
   const bands = drill.stages[stage - 1]?.bands ?? [];
   const { term } = useWords();
   return (

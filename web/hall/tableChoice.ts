@@ -29,7 +29,7 @@ export function chooseShipped(preset: PresetId): TableChoice {
   return { ref: undefined, on: { card: standardCard(preset), conditions: null } };
 }
 
-/** The tables of a kind that are in use. */
-export function tablesOfKind(tables: readonly ClubTable[], preset: PresetId): readonly ClubTable[] {
-  return tables.filter((table) => table.preset === preset && !table.archived);
+/** The tables in use that are of one of some kinds, those of the first kind first. */
+export function tablesFor(tables: readonly ClubTable[], kinds: readonly PresetId[]): readonly ClubTable[] {
+  return kinds.flatMap((kind) => tables.filter((table) => table.preset === kind && !table.archived));
 }

@@ -1,9 +1,10 @@
 import { Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { Benchmark } from '../../core/records/benchmark.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { OpenRound } from '../../core/records/club.ts';
 import { placeRound } from '../../core/scoring/benchmark.ts';
-import { mostPoints } from '../../core/scoring/zonePoints.ts';
+import { mostPoints } from '../../core/counting/bands.ts';
 import { benchmarkQuery, playerRoundsQuery } from '../api/queries.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { LevelScale, type ScaleMark } from '../drills/LevelScale.tsx';
@@ -13,22 +14,23 @@ import type { Scoring } from './scoring.ts';
 
 interface AgainstProps {
   readonly open: OpenRound;
+  readonly drill: PositionDrill;
   readonly scoring: Scoring;
 }
 
 /** The round against the levels, the player's best and the last one: on course while it runs, placed when done. */
-export function Against({ open, scoring }: AgainstProps) {
-  const { round, document } = open;
+export function Against({ open, drill, scoring }: AgainstProps) {
+  const { round } = open;
   const benchmark = useQuery(
     benchmarkQuery(
-      { revision: round.revision, document },
+      { revision: round.revision, document: drill },
       round.stage,
       { ref: round.table, on: asPlayed(open.tableState) },
       () => undefined,
     ),
   );
   const rounds = useQuery(playerRoundsQuery(round.player.id));
-  const maximum = scoring.shots * mostPoints(document.stages[round.stage - 1]?.bands ?? []);
+  const maximum = scoring.shots * mostPoints(drill.stages[round.stage - 1]?.bands ?? []);
   if (benchmark.data === undefined) return null;
 
   const points = pointsOf(scoring.attempts);

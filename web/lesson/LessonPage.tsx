@@ -2,6 +2,8 @@ import { Button, Select, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import type { DrillEntry, OpenRound, Player } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
@@ -9,7 +11,7 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { drillsQuery, planQuery, playersQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { DrillDrawing } from '../drills/DrillDrawing.tsx';
-import { asPlayed, currentState, tablesOfKind } from '../hall/tableChoice.ts';
+import { asPlayed, currentState, tablesFor } from '../hall/tableChoice.ts';
 import { conditionsInWords } from '../hall/conditionWords.ts';
 import { openRound } from './roundStore.ts';
 
@@ -25,7 +27,8 @@ export function LessonPage() {
   return (
     <StartRound
       players={players.data.filter((player) => !player.archived)}
-      drills={drills.data}
+      // Only these have a scoring screen so far.
+      drills={drills.data.filter((entry) => isPositionDrill(entry.document))}
       tables={tables.data}
     />
   );
@@ -54,17 +57,19 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
   const stages = entry?.document.stages ?? [];
   const stage = Math.min(stages.length, Math.max(1, Number(params.get('stage') ?? stages.length) || 1));
-  const fitting = entry === undefined ? [] : tablesOfKind(tables, entry.document.table);
+  const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
   const table = fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
   const state = table === undefined ? undefined : currentState(table, now);
   const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
 
   // The button does not wait for it: only a stroke that is known to fail on this table keeps a round from starting.
-  const plan = useQuery(planQuery(entry?.document, state && asPlayed(state)));
+  const staged = entry === undefined ? undefined : atStage(entry.document, stage);
+  const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
+  const plan = useQuery(planQuery(drill, state && asPlayed(state)));
 
   async function start(): Promise<void> {
     if (player === undefined || entry === undefined || table === undefined) return;
-    if (state === undefined || built === undefined) return;
+    if (state === undefined || built === undefined || drill === undefined) return;
     const { document, revision } = entry;
     const open: OpenRound = {
       document,
@@ -83,7 +88,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
         drill: document.slug,
         revision,
         stage,
-        shots: document.scoring.shots,
+        shots: drill.scoring.shots,
         startedAt: new Date().toISOString(),
         endedAt: null,
         early: null,
@@ -171,7 +176,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
             <Title order={2} size="h3" mb="xs">
               {entry.document.title}
             </Title>
-            <DrillDrawing drill={entry.document} stage={stage} table={built} plan={plan.data} />
+            <DrillDrawing drill={staged ?? entry.document} stage={stage} table={built} plan={plan.data} />
             {plan.isError && <Text mt="xs">Not on this table: {plan.error.message}.</Text>}
             <Text mt="xs">{entry.document.purpose}</Text>
           </>

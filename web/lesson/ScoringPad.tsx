@@ -1,4 +1,5 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { MouseEvent } from 'react';
 import { Link } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
@@ -14,6 +15,7 @@ import type { ScoringActions } from './useScoring.ts';
 
 interface ScoringPadProps {
   readonly open: OpenRound;
+  readonly drill: PositionDrill;
   readonly plan: PlannedShot;
   readonly actions: ScoringActions;
   readonly onEnd: () => void;
@@ -29,7 +31,7 @@ function pressed(action: () => void) {
 }
 
 /** Everything to press: what happened, undo, end; and what the last shot says. */
-export function ScoringPad({ open, plan, actions, onEnd, onKeys }: ScoringPadProps) {
+export function ScoringPad({ open, drill, plan, actions, onEnd, onKeys }: ScoringPadProps) {
   const { scoring } = actions;
   const { term } = useWords();
   const over = scoring.ended !== null;
@@ -63,7 +65,7 @@ export function ScoringPad({ open, plan, actions, onEnd, onKeys }: ScoringPadPro
             : 'A tap on the cloth says: potted, and the cue ball stopped there.'}
       </Text>
       {last !== undefined && <LastShot attempt={last} plan={plan} />}
-      <Against open={open} scoring={scoring} />
+      <Against open={open} drill={drill} scoring={scoring} />
       {over && <RoundOver open={open} />}
       <Group justify="space-between" mt="auto" gap={6}>
         <Button

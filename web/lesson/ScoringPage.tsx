@@ -3,8 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import type { OpenRound } from '../../core/records/club.ts';
 import { planQuery } from '../api/queries.ts';
+import { NoSuchPage } from '../app/Failure.tsx';
 import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { DrillDrawing } from '../drills/DrillDrawing.tsx';
@@ -35,19 +38,24 @@ export function ScoringPage() {
 }
 
 function PlannedScoring({ open }: { readonly open: OpenRound }) {
-  const plan = useQuery(planQuery(open.document, asPlayed(open.tableState)));
+  const staged = atStage(open.document, open.round.stage);
+  const drill = isPositionDrill(staged) ? staged : undefined;
+  const plan = useQuery(planQuery(drill, asPlayed(open.tableState)));
+  if (drill === undefined) return <NoSuchPage />;
   if (plan.data === undefined) return <Loading what="the planned stroke" error={plan.error} />;
-  return <Scoring open={open} plan={plan.data} />;
+  return <Scoring open={open} drill={drill} plan={plan.data} />;
 }
 
 interface ScoringProps {
   readonly open: OpenRound;
+  /** As it is played at the round's stage. */
+  readonly drill: PositionDrill;
   readonly plan: PlannedShot;
 }
 
 type Dialog = 'keys' | 'end' | undefined;
 
-function Scoring({ open, plan }: ScoringProps) {
+function Scoring({ open, drill, plan }: ScoringProps) {
   const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
   const orientation = portrait ? 'portrait' : 'landscape';
   const actions = useScoring(open, plan);
@@ -66,7 +74,7 @@ function Scoring({ open, plan }: ScoringProps) {
       <ScoringHead open={open} scoring={scoring} storeFailed={actions.storeFailed} />
       <div className="scoring-table">
         <DrillDrawing
-          drill={open.document}
+          drill={drill}
           stage={open.round.stage}
           plan={plan}
           orientation={orientation}
@@ -81,13 +89,13 @@ function Scoring({ open, plan }: ScoringProps) {
           <LineKey
             cueBall="cue ball, planned"
             objectBall="object ball"
-            window={`on the ${open.document.task.next.ball}`}
+            window={`on the ${drill.task.next.ball}`}
             landings
           />
         </div>
         <ShotStrip attempts={scoring.attempts} shots={scoring.shots} />
       </div>
-      <ScoringPad open={open} plan={plan} actions={actions} onEnd={askEnd} onKeys={showKeys} />
+      <ScoringPad open={open} drill={drill} plan={plan} actions={actions} onEnd={askEnd} onKeys={showKeys} />
       <KeysDialog opened={dialog === 'keys'} onClose={() => setDialog(undefined)} />
       <EndDialog
         opened={dialog === 'end'}

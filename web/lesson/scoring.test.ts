@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { planShot } from '../../core/drill/plannedShot.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
@@ -17,6 +18,7 @@ import {
 } from './scoring.ts';
 
 const drill = drillSchema.validateSync(JSON.parse(readFileSync('library/harbour-turn.drill.json', 'utf8')));
+if (!isPositionDrill(drill)) throw new Error('no position drill');
 const plan = planShot(drill, buildTable(drill.table));
 const bands = drill.stages[1]?.bands ?? [];
 const AT = '2026-11-24T12:00:00Z';

@@ -2,8 +2,9 @@ import { Group, SimpleGrid, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { DrillEntry, Round } from '../../core/records/club.ts';
-import { mostPoints } from '../../core/scoring/zonePoints.ts';
+import type { PositionEntry } from '../../core/drill/positionDrill.ts';
+import type { Round } from '../../core/records/club.ts';
+import { mostPoints } from '../../core/counting/bands.ts';
 import { placeRound, scoreBands, type ScoreBand } from '../../core/scoring/benchmark.ts';
 import { median } from '../../core/statistics/summary.ts';
 import type { TableRef } from '../../core/records/tableCard.ts';
@@ -22,7 +23,7 @@ export interface TrendProps {
 }
 
 interface DrillProgressProps {
-  readonly entry: DrillEntry;
+  readonly entry: PositionEntry;
   readonly stage: number;
   /** On which these rounds were played, or one on which balls run alike. */
   readonly table: TableRef;

@@ -1,7 +1,7 @@
 import { SimpleGrid, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { Round } from '../../core/records/club.ts';
-import type { Drill } from '../../core/records/drill.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import { landingBias } from '../../core/scoring/bias.ts';
 import { planQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
@@ -15,7 +15,7 @@ import type { TableAsPlayed } from '../workers/protocol.ts';
 const SHOWN_ROUNDS = 5;
 
 interface LandingScatterProps {
-  readonly document: Drill;
+  readonly document: PositionDrill;
   readonly on: TableAsPlayed;
   readonly stage: number;
   readonly rounds: readonly Round[];

@@ -2,6 +2,8 @@ import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import type { DrillEntry, Player, Round } from '../../core/records/club.ts';
 import { call } from '../api/client.ts';
 import { drillsQuery, playerQuery, playerRoundsQuery, playersQuery } from '../api/queries.ts';
@@ -88,6 +90,7 @@ function Progress({ rounds, drills }: ProgressProps) {
     kinds[0];
   if (chosen === undefined) return null;
   const entry = drills.find((each) => each.document.slug === chosen.drill);
+  const drill = entry === undefined ? undefined : atStage(entry.document, chosen.stage);
   const comparable = comparableRounds(rounds, chosen);
   const unlike = roundsOnUnlikeTables(rounds, chosen).length;
   const early = rounds.filter((round) => sameKind(round, chosen)).length - comparable.length;
@@ -109,13 +112,16 @@ function Progress({ rounds, drills }: ProgressProps) {
         value={chosen.key}
         onChange={(value) => value !== null && setParams({ kind: value }, { replace: true })}
       />
-      {entry === undefined || entry.revision !== chosen.revision ? (
+      {entry === undefined ||
+      entry.revision !== chosen.revision ||
+      drill === undefined ||
+      !isPositionDrill(drill) ? (
         <Text>
           This drill has a newer revision; rounds of the old one are kept and cannot be compared with it.
         </Text>
       ) : (
         <DrillProgress
-          entry={entry}
+          entry={{ revision: entry.revision, document: drill }}
           stage={chosen.stage}
           table={chosen.table}
           rounds={comparable}

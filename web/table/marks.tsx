@@ -22,12 +22,26 @@ interface BallMarkProps {
   readonly selected?: boolean;
 }
 
+/** Numbers of one colour, then the 8, then those with a band. */
+const SOLIDS = 7;
+
+function ballColour(id: string): string {
+  return BALL_COLOURS[id] ?? BALL_COLOURS[id.split(' ')[0] ?? ''] ?? colour('muted');
+}
+
+/** A band across the middle of a ball, half a radius either way. */
+function bandPath(x: number, y: number, r: number): string {
+  const [w, h] = [r * Math.sqrt(0.75), r / 2];
+  return `M${x - w} ${y - h}L${x + w} ${y - h}A${r} ${r} 0 0 1 ${x + w} ${y + h}L${x - w} ${y + h}A${r} ${r} 0 0 1 ${x - w} ${y - h}Z`;
+}
+
 /** A ball to scale, its number or name beside it. */
 export function BallMark({ id, at, name, radius: metres, selected = false }: BallMarkProps) {
   const projection = useProjection();
   const unit = useUnit();
   const [x, y] = projection.toDrawing(at);
   const radius = 1000 * (metres ?? projection.table.preset.ballRadius);
+  const striped = Number(id) > SOLIDS + 1;
   return (
     <g>
       {selected && (
@@ -45,10 +59,11 @@ export function BallMark({ id, at, name, radius: metres, selected = false }: Bal
         cx={x}
         cy={y}
         r={radius}
-        fill={BALL_COLOURS[id] ?? BALL_COLOURS[id.split(' ')[0] ?? ''] ?? colour('muted')}
+        fill={striped ? BALL_COLOURS['cue'] : ballColour(id)}
         stroke={colour('ink')}
         strokeWidth={4}
       />
+      {striped && <path d={bandPath(x, y, radius)} fill={ballColour(String(Number(id) - SOLIDS - 1))} />}
       {name !== undefined && (
         <Halo x={x + radius + 4 * unit} y={y - radius * 0.6} size={19 * unit} text={name} bold />
       )}

@@ -2,7 +2,7 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { TableCard } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
-import type { Drill } from '../../core/records/drill.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 
 /** What decides how balls run: the table's card, and tonight's conditions. */
 export interface TableAsPlayed {
@@ -12,10 +12,10 @@ export interface TableAsPlayed {
 
 /** What the solver's worker does; types only, so that both sides can share it. */
 export interface Solver {
-  plan(drill: Drill, on: TableAsPlayed): PlannedShot;
+  plan(drill: PositionDrill, on: TableAsPlayed): PlannedShot;
   /** @param stage number from 1; @param onProgress called with the share that is done, 0…1 */
   benchmark(
-    drill: Drill,
+    drill: PositionDrill,
     on: TableAsPlayed,
     stage: number,
     onProgress: (share: number) => void,

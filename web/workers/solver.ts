@@ -1,7 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { Drill } from '../../core/records/drill.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
@@ -12,12 +12,12 @@ function solver(): Remote<Solver> {
   return remote;
 }
 
-export function solvePlan(drill: Drill, on: TableAsPlayed): Promise<PlannedShot> {
+export function solvePlan(drill: PositionDrill, on: TableAsPlayed): Promise<PlannedShot> {
   return solver().plan(drill, on);
 }
 
 export function computeBenchmark(
-  drill: Drill,
+  drill: PositionDrill,
   on: TableAsPlayed,
   stage: number,
   onProgress: (share: number) => void,

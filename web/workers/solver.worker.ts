@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { LevelBenchmark } from '../../core/records/benchmark.ts';
-import type { Drill } from '../../core/records/drill.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
@@ -12,7 +12,7 @@ const SEED = 4610;
 /** The last drill solved, and on which table: a benchmark follows right after its plan. */
 let last: { readonly text: string; readonly plan: PlannedShot } | undefined;
 
-function planOf(drill: Drill, { card, conditions }: TableAsPlayed): PlannedShot {
+function planOf(drill: PositionDrill, { card, conditions }: TableAsPlayed): PlannedShot {
   const text = JSON.stringify([drill, card, conditions]);
   if (last?.text !== text) last = { text, plan: planShot(drill, tableOfCard(card, conditions)) };
   return last.plan;

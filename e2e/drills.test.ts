@@ -1,0 +1,56 @@
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { reads, signIn } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+  await signIn(page);
+});
+afterAll(() => browser.close());
+
+describe('the drills', () => {
+  it('are found by family, table, skill and words; the choice stands in the address', async () => {
+    await page.goto('/drills');
+    await page.getByText('Order', { exact: true }).click();
+    await reads(page.getByTestId('count'), '14 drills');
+    await page.getByRole('combobox', { name: 'Kind of table' }).click();
+    await page.getByRole('option', { name: '12-ft snooker' }).click();
+    await reads(page.getByTestId('count'), '4 drills');
+    await page.getByLabel('Search the drills').fill('lives');
+    await reads(page.getByTestId('count'), '1 drill');
+    await page.reload();
+    await page.getByRole('link', { name: /Moored to the cushion/ }).waitFor();
+    await page.getByLabel('Search the drills').fill('nothing like this');
+    await page.getByText('No drill is like this').waitFor();
+  });
+
+  it('change with their stage: what is set, and under which conditions', async () => {
+    await page.goto('/drills/tight-quarters?stage=1');
+    await page.getByText('Condition: no second ball.').waitFor();
+    const rows = page.getByRole('row');
+    // The heading, the cue ball and five balls; then three more.
+    await expect.poll(() => rows.count()).toBe(7);
+    await page.getByRole('radiogroup', { name: 'Stage' }).getByText('Eight balls').click();
+    await expect.poll(() => rows.count()).toBe(10);
+    await page.goto('/drills/two-fleets?stage=1');
+    await page.getByText('one suit, then the other, the 8 last').waitFor();
+    expect(await page.getByText('Condition: no cushion.').count()).toBe(0);
+    await page.getByRole('radiogroup', { name: 'Stage' }).getByText('Without a cushion').click();
+    await page.getByText('Condition: no cushion.').waitFor();
+  });
+
+  it('show where they are for another table, in its proportions, and both schools', async () => {
+    await page.goto('/drills/harbour-rounds');
+    await page.getByText('Two schools: leaving angles').waitFor();
+    await page.getByRole('row', { name: /^1/ }).getByText('953 mm').waitFor();
+  });
+
+  it('of a raised butt say what to mind', async () => {
+    await page.goto('/drills/round-the-mast');
+    await page.getByText('A raised butt can send a ball off the table').waitFor();
+  });
+});

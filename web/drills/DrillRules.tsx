@@ -1,0 +1,58 @@
+import { List, Text, Title } from '@mantine/core';
+import type { Caution, Drill, School } from '../../core/records/drill.ts';
+import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
+import { useWords } from '../words/useWords.ts';
+import { schoolCard } from './schools.ts';
+
+const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
+  'raised butt':
+    'A raised butt can send a ball off the table: clear the landing side, mind eyes and glass; house rules win.',
+  'hard break': 'A hard break can send a ball off the table: clear the landing side, mind eyes and glass.',
+  rest: 'Hold the rest firmly on the cloth.',
+  repetition: 'Long repetitions tire: pause, and stop on pain.',
+};
+
+/** What is asked, under which rules, and how it counts. */
+export function DrillRules({ drill }: { readonly drill: Drill }) {
+  const { vocabulary } = useWords();
+  return (
+    <section className="card">
+      <Title order={2} size="h4">
+        The task
+      </Title>
+      <Text mt={4}>{drill.purpose}</Text>
+      <Text mt={4} fw={700}>
+        {taskInWords(drill, vocabulary)}
+      </Text>
+      <List mt="xs" size="sm" spacing={4}>
+        {[...rulesInWords(drill), ...drill.advice].map((line) => (
+          <List.Item key={line}>{line}</List.Item>
+        ))}
+      </List>
+      <Text size="sm" mt="xs">
+        {scoringInWords(drill)}
+      </Text>
+      {drill.cautions.map((caution) => (
+        <Text key={caution} size="sm" mt="xs" c="var(--jr-coral-text)">
+          {CAUTION_WORDS[caution]}
+        </Text>
+      ))}
+    </section>
+  );
+}
+
+/** Where practitioners disagree: both sides in a line each. */
+export function SchoolCards({ schools }: { readonly schools: readonly School[] }) {
+  return schools.map((school) => {
+    const { question, one, other } = schoolCard(school);
+    return (
+      <section key={school} className="card" aria-label={question}>
+        <Text size="sm" c="dimmed">
+          Two schools: {question}
+        </Text>
+        <Text size="sm">{one}</Text>
+        <Text size="sm">{other}</Text>
+      </section>
+    );
+  });
+}

@@ -1,0 +1,41 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { drillSchema } from '../../core/records/drill.ts';
+import { chooseDrills, type DrillChoice } from './chooseDrills.ts';
+
+const entries = readdirSync('library').map((name) => ({
+  revision: 1,
+  document: drillSchema.validateSync(JSON.parse(readFileSync(`library/${name}`, 'utf8'))),
+}));
+const ANY: DrillChoice = {
+  words: '',
+  family: undefined,
+  skill: undefined,
+  table: undefined,
+  minutes: undefined,
+};
+const slugs = (choice: Partial<DrillChoice>) =>
+  chooseDrills(entries, { ...ANY, ...choice }).map((entry) => entry.document.slug);
+
+describe('choosing a drill', () => {
+  it('without a wish shows all, by title', () => {
+    expect(slugs({})).toHaveLength(entries.length);
+    const titles = chooseDrills(entries, ANY).map((entry) => entry.document.title);
+    expect([...titles].sort()).toEqual(titles);
+  });
+
+  it('finds by words anywhere in the text, in any case, and all of them', () => {
+    expect(slugs({ words: 'QUAY cues' })).toEqual(['back-to-the-quay']);
+    expect(slugs({ words: 'massé wall' })).toEqual(['over-the-bar']);
+    expect(slugs({ words: 'no-such-word' })).toEqual([]);
+  });
+
+  it('takes every wish at once, and other kinds of table on which a drill makes sense', () => {
+    expect(slugs({ family: 'kick', table: 'snooker-10ft' }).sort()).toEqual(['replay', 'two-bounces']);
+    for (const { document } of chooseDrills(entries, { ...ANY, skill: 'break', minutes: 20 })) {
+      expect(document.skills).toContain('break');
+      expect(document.minutes).toBeLessThanOrEqual(20);
+    }
+    expect(slugs({ family: 'break', minutes: 10 })).toEqual([]);
+  });
+});

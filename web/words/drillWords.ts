@@ -1,0 +1,96 @@
+import type { Drill, Order } from '../../core/records/drill.ts';
+import { termIn, type Vocabulary } from './vocabulary.ts';
+
+const list = (ids: readonly string[]) =>
+  ids.length < 2 ? ids.join('') : `${ids.slice(0, -1).join(', ')} and ${ids.at(-1) ?? ''}`;
+
+function orderInWords(order: Order): string {
+  switch (order.kind) {
+    case 'any':
+      return 'in any order';
+    case 'rotation':
+      return 'in rotation, the lowest number first';
+    case 'listed':
+      return `in the order ${order.balls.join(', ')}`;
+    case 'groups':
+      return order.groups.map((group) => `the ${list(group)}`).join(', then ');
+    case 'suits':
+      return `${order.both ? 'one suit, then the other' : 'one suit, of your choice'}, the ${order.last} last`;
+    case 'red and colour':
+      return 'a red and a colour in turn, then the colours';
+    case 'money ball':
+      return `the ${order.ball} after every other ball; it comes back until it is the last`;
+  }
+}
+
+/** What is asked of the player, in a sentence. */
+export function taskInWords({ task }: Drill, vocabulary: Vocabulary): string {
+  const cushions = (count: number) => `${count} ${termIn(vocabulary, 'cushion')}${count === 1 ? '' : 's'}`;
+  switch (task.kind) {
+    case 'position':
+      return `Pot the ${task.pot} and come on to the ${task.next.ball}.`;
+    case 'clear':
+      return `Clear the table ${orderInWords(task.order)}.`;
+    case 'break':
+      return `Break on the ${task.hit}.`;
+    case 'kick':
+      return task.cushions.length === 0
+        ? `Hit the ${task.target} by a way of your own.`
+        : `Hit the ${task.target} by ${cushions(task.cushions.length)}.`;
+    case 'plant':
+      return `Play the ${task.first} on to the ${task.pot} and pot it.`;
+    case 'double':
+      return `Pot the ${task.pot} by ${cushions(task.cushions.length)}.`;
+    case 'safety':
+      return `Meet the ${task.target} first: ${task.aim}.`;
+    case 'call':
+      return `Say before it is shown: ${task.question}.`;
+  }
+}
+
+/** How the round is counted, in a sentence. */
+export function scoringInWords({ scoring }: Drill): string {
+  switch (scoring.method) {
+    case 'attempts-to-clear':
+      return `Tries until it is cleared${scoring.giveUpAfter === null ? '' : `, given up after ${scoring.giveUpAfter}`}.`;
+    case 'balls-made':
+      return `Balls before the fault, over ${scoring.trials} trials.`;
+    case 'lives':
+      return `${scoring.lives} lives: a miss costs one and the target stays.`;
+    case 'ladder-by-racks':
+      return `A ladder of ${scoring.rungs.join(', ')} balls: ${scoring.wins} of ${scoring.of} racks move up.`;
+    case 'ladder-by-single':
+      return `From ${scoring.start} balls: a clear adds one, a miss goes ${scoring.onMiss === 'down one' ? 'down one' : 'back to the start'}; ${scoring.attempts} attempts.`;
+    case 'clear-or-restart':
+      return `Clean clears of ${scoring.layouts.join(', ')} balls, ${scoring.attempts} attempts.`;
+    case 'break-points':
+      return `Highest of ${scoring.visits} visits, and the mean.`;
+    case 'zone-points':
+      return `Points by where the cue ball stops, ${scoring.shots} shots.`;
+    case 'graded-contact':
+      return `Points by how the ball is hit, ${scoring.stations} stations.`;
+    case 'success-rate':
+      return `How many of ${scoring.attempts}.`;
+    case 'kick':
+      return `Points given away in ${scoring.attempts} kicks.`;
+    case 'break-score':
+      return `Balls, control and layout of ${scoring.attempts} breaks.`;
+    case 'call-it':
+      return `Right calls of ${scoring.positions}.`;
+    case 'streak':
+      return `The longest run in ${scoring.attempts} attempts.`;
+  }
+}
+
+/** Where the cue ball starts and which conditions hold, a line each. */
+export function rulesInWords({ cueBall, conditions, faults, repair, thrown }: Drill): readonly string[] {
+  const noted = Object.entries(faults)
+    .filter(([, consequence]) => consequence === 'only noted')
+    .map(([fault]) => fault);
+  return [
+    ...(cueBall.start === 'placed' ? [] : [`Cue ball ${cueBall.start}.`]),
+    ...(thrown === null ? [] : [`${thrown.balls.length} balls are thrown at random.`]),
+    ...conditions.map((condition) => `Condition: ${condition}.`),
+    ...(noted.length === 0 ? [] : [`Only noted: ${list(noted)}; then ${repair}.`]),
+  ];
+}
