@@ -70,6 +70,18 @@ const VIEWS: Readonly<Record<string, View>> = {
   'drill-snooker': async (page) => {
     await showDrill(page, 'drawn-back-for-the-blue');
   },
+  'drill-order': async (page) => {
+    await page.goto('/drills/two-fleets');
+    await page.getByText('The task').waitFor();
+  },
+  sheet: async (page) => {
+    await page.goto('/drills/harbour-turn/sheet');
+    await page
+      .getByText(/^± \d+ mm/)
+      .nth(2)
+      .waitFor({ timeout: 60_000 });
+    await page.getByTestId('levels').waitFor();
+  },
   lesson: async (page) => {
     await page.goto('/lesson?drill=back-to-the-quay');
     await page.getByText('Back to the quay').first().waitFor();

@@ -27,6 +27,10 @@ export function createRouter() {
           lazy: async () => ({ Component: (await scoring()).ScoringPage }),
         },
         {
+          path: '/drills/:slug/sheet',
+          lazy: async () => ({ Component: (await import('./drills/SheetPage.tsx')).SheetPage }),
+        },
+        {
           element: <Shell />,
           children: [
             { path: '/', element: <Today /> },

@@ -1,12 +1,14 @@
 import { array, object, string, type InferType } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
+import { CONDITIONS } from './drillText/conditions.ts';
 import { completeDrill } from './drillText/complete.ts';
 import { scoringSchema } from './drillText/counting.ts';
 import { areaSchema, placeSchema, UNKNOWN } from './drillText/places.ts';
 import { stageSchema } from './drillText/stage.ts';
 import { taskSchema } from './drillText/task.ts';
-import { choice, count, finite, text } from './fields.ts';
+import { choice, count, finite, text, texts } from './fields.ts';
 
+export { CONDITIONS } from './drillText/conditions.ts';
 export type { PlaceText } from './drillText/places.ts';
 export type { Band } from '../counting/bands.ts';
 export type { Order } from './drillText/order.ts';
@@ -47,18 +49,6 @@ export type School = (typeof SCHOOLS)[number];
 export const CAUTIONS = ['raised butt', 'hard break', 'rest', 'repetition'] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
-export const CONDITIONS = [
-  'no cushion',
-  'at least one cushion',
-  'no second ball',
-  'direct hit',
-  'cushion first',
-  'nominated pocket',
-  'alternating pockets',
-  'no side',
-  'no plants or doubles',
-  'no rest',
-] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
 /** What can go wrong in a shot, and what a drill makes of it. */
@@ -104,7 +94,7 @@ export const drillSchema = object({
   alsoOn: list(PRESET_IDS),
   minutes: count(1, 120),
   purpose: text(400),
-  advice: array(text(200)).required('${path} is missing').max(5, '${path} has at most five lines'),
+  advice: texts(200).max(5, '${path} has at most five lines'),
   schools: list(SCHOOLS),
   cautions: list(CAUTIONS),
   balls: array(object({ id: text(12), at: placeSchema }).exact(UNKNOWN))
@@ -117,7 +107,7 @@ export const drillSchema = object({
     ),
   /** Balls thrown at random beside those that are placed, drawn from a seed so that they can be set up again. */
   thrown: object({
-    balls: array(text(12)).required('${path} is missing').min(1).max(15),
+    balls: texts(12).min(1, '${path} needs at least one').max(15, '${path} has at most 15'),
     area: areaSchema,
     /** Least way between two balls, and to the cushions, in ball widths. */
     apart: finite().min(0, '${path} must be at least 0').max(6, '${path} must be at most 6'),

@@ -1,4 +1,4 @@
-import { mixed, number, object, string, type NumberSchema, type StringSchema } from 'yup';
+import { array, mixed, number, object, string, type NumberSchema, type StringSchema } from 'yup';
 
 /** Schemas that several records share. All are strict: nothing is coerced at the edge. */
 
@@ -50,6 +50,11 @@ export function noneOf(field: string, values: readonly string[]) {
   return mixed((value: unknown): value is never => value === undefined && false)
     .required('${path} is missing')
     .typeError(`\${path}.${field} must be one of ${values.join(', ')}`);
+}
+
+/** A list of texts; strict, or its members would be made texts of whatever they are. */
+export function texts(longest: number) {
+  return array(text(longest)).strict().typeError('${path} must be a list').required('${path} is missing');
 }
 
 /** A time as ISO 8601 in UTC, as JavaScript writes it. */

@@ -18,7 +18,7 @@ import {
   type TableRef,
 } from '../../core/records/tableCard.ts';
 import type { PositionDrill, PositionEntry } from '../../core/drill/positionDrill.ts';
-import { computeBenchmark, solvePlan } from '../workers/solver.ts';
+import { computeBenchmark, computeTolerance, solvePlan } from '../workers/solver.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
 import { ApiError, call, get } from './client.ts';
@@ -92,6 +92,20 @@ export const planQuery = (drill: PositionDrill | undefined, on: TableAsPlayed | 
     retry: false,
     staleTime: Infinity,
     networkMode: 'always',
+  });
+
+/** How exactly each ball must be set. Nothing is computed for a drill without a planned stroke. */
+export const toleranceQuery = (
+  drill: PositionDrill | undefined,
+  on: TableAsPlayed,
+  onProgress: (share: number) => void,
+) =>
+  queryOptions({
+    queryKey: ['tolerance', drill, on],
+    queryFn: drill === undefined ? skipToken : () => computeTolerance(drill, on, onProgress),
+    staleTime: Infinity,
+    networkMode: 'always',
+    retry: false,
   });
 
 /**

@@ -17,10 +17,10 @@ import { WindowMark } from '../table/WindowMark.tsx';
 const SHOWN_SEED = 1;
 
 /** Everything that is set: placed, racked and thrown balls. */
-function ballsOf(drill: Drill, preset: TablePreset): readonly BallOnTable[] {
+function ballsOf(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
   const placed = layOut(drill, preset);
   const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
-  return [...placed, ...racked, ...throwBalls(drill, preset, [...placed, ...racked], SHOWN_SEED)];
+  return [...placed, ...racked, ...throwBalls(drill, preset, [...placed, ...racked], seed)];
 }
 
 interface DrillDrawingProps {
@@ -37,6 +37,8 @@ interface DrillDrawingProps {
   readonly onTap?: (place: Point) => void;
   /** A picture to recognise the layout by: larger balls, no names. */
   readonly small?: boolean;
+  /** Which throw of the thrown balls is shown. */
+  readonly seed?: number;
   readonly children?: ReactNode;
 }
 
@@ -52,6 +54,7 @@ export function DrillDrawing({
   orientation,
   onTap,
   small = false,
+  seed = SHOWN_SEED,
   children,
 }: DrillDrawingProps) {
   const table = plan?.shot.table ?? given ?? buildTable(drill.table);
@@ -77,7 +80,7 @@ export function DrillDrawing({
             />
           ))}
       {plan !== undefined && <WantedMark at={plan.landing} />}
-      {ballsOf(drill, table.preset).map((ball) => {
+      {ballsOf(drill, table.preset, seed).map((ball) => {
         const at = positions === undefined ? ball : positions.get(ball.id);
         if (at === null || at === undefined) return null;
         return (

@@ -94,6 +94,14 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             </Text>
           </div>
           <Group>
+            <Button
+              component={Link}
+              to={`/drills/${drill.slug}/sheet?stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
+              variant="default"
+              className="no-print"
+            >
+              Set-up sheet
+            </Button>
             {position !== undefined && (
               <Button
                 className="no-print"

@@ -1,3 +1,4 @@
+import type { BallTolerance } from '../../core/drill/rebuildTolerance.ts';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { TableCard } from '../../core/table/card.ts';
@@ -13,6 +14,11 @@ export interface TableAsPlayed {
 /** What the solver's worker does; types only, so that both sides can share it. */
 export interface Solver {
   plan(drill: PositionDrill, on: TableAsPlayed): PlannedShot;
+  tolerance(
+    drill: PositionDrill,
+    on: TableAsPlayed,
+    onProgress: (share: number) => void,
+  ): readonly BallTolerance[];
   /** @param stage number from 1; @param onProgress called with the share that is done, 0…1 */
   benchmark(
     drill: PositionDrill,

@@ -1,4 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import type { BallTolerance } from '../../core/drill/rebuildTolerance.ts';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
@@ -23,4 +24,12 @@ export function computeBenchmark(
   onProgress: (share: number) => void,
 ): Promise<Benchmark> {
   return solver().benchmark(drill, on, stage, proxy(onProgress));
+}
+
+export function computeTolerance(
+  drill: PositionDrill,
+  on: TableAsPlayed,
+  onProgress: (share: number) => void,
+): Promise<readonly BallTolerance[]> {
+  return solver().tolerance(drill, on, proxy(onProgress));
 }

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { LevelBenchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
@@ -20,6 +21,8 @@ function planOf(drill: PositionDrill, { card, conditions }: TableAsPlayed): Plan
 
 const solver: Solver = {
   plan: planOf,
+  tolerance: (drill, { card, conditions }, onProgress) =>
+    rebuildTolerance(drill, tableOfCard(card, conditions), onProgress),
   async benchmark(drill, on, stageNumber, onProgress) {
     const stage = drill.stages[stageNumber - 1];
     if (stage === undefined) throw new RangeError(`benchmark: the drill has no stage ${stageNumber}`);

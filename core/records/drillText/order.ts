@@ -1,5 +1,5 @@
 import { array, boolean, lazy, object } from 'yup';
-import { choice, noneOf, text } from '../fields.ts';
+import { choice, noneOf, text, texts } from '../fields.ts';
 import { UNKNOWN } from './places.ts';
 
 /** In which order the balls are to be potted. */
@@ -24,16 +24,16 @@ export type Order =
 
 const ORDER_KINDS = ['any', 'rotation', 'listed', 'groups', 'suits', 'red and colour', 'money ball'] as const;
 
-const ids = () => array(text(12)).required('${path} is missing').min(1, '${path} needs at least one ball');
+const ids = () => texts(12).min(1, '${path} needs at least one ball');
 const plain = object({ kind: choice(['any', 'rotation', 'red and colour']) }).exact(UNKNOWN);
 const listed = object({ kind: choice(['listed']), balls: ids() }).exact(UNKNOWN);
 const groups = object({
   kind: choice(['groups']),
-  groups: array(ids()).required('${path} is missing').min(2, '${path} needs at least two groups'),
+  groups: array(ids()).strict().required('${path} is missing').min(2, '${path} needs at least two groups'),
 }).exact(UNKNOWN);
 const suits = object({
   kind: choice(['suits']),
-  suits: array(ids()).required('${path} is missing').length(2, '${path} must be two'),
+  suits: array(ids()).strict().required('${path} is missing').length(2, '${path} must be two'),
   last: text(12),
   both: boolean().strict().required('${path} is missing'),
 }).exact(UNKNOWN);

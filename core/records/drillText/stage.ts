@@ -1,5 +1,6 @@
 import { array, object } from 'yup';
-import { count, finite, text } from '../fields.ts';
+import { choice, count, finite, text, texts } from '../fields.ts';
+import { CONDITIONS } from './conditions.ts';
 import { maybeScoringSchema } from './counting.ts';
 import { placeSchema, UNKNOWN } from './places.ts';
 
@@ -25,9 +26,9 @@ export const stageSchema = object({
   /** Balls that lie elsewhere than in the base. */
   moved: array(object({ id: text(12), at: placeSchema }).exact(UNKNOWN)).required('${path} is missing'),
   /** Balls of the base that are not set. */
-  without: array(text(12)).required('${path} is missing'),
+  without: texts(12),
   /** Conditions that come on top of the base's. */
-  conditions: array(text(40)).required('${path} is missing'),
+  conditions: array(choice(CONDITIONS)).required('${path} is missing'),
   /** Another count, e.g. fewer balls or lives; null for the base's. */
   scoring: maybeScoringSchema,
 }).exact(UNKNOWN);

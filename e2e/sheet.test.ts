@@ -1,0 +1,67 @@
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { signIn } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+  await signIn(page);
+});
+afterAll(() => browser.close());
+
+/** How many pages a PDF has. */
+function pagesOf(pdf: Buffer): number {
+  return pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+}
+
+describe('a set-up sheet', () => {
+  it('has every ball with its tolerance in the order of placing, and prints on one A4 page', async () => {
+    await page.goto('/drills/harbour-turn');
+    await page.getByRole('link', { name: 'Set-up sheet' }).click();
+    await page.getByRole('heading', { name: 'Set in this order' }).waitFor();
+    const balls = page.getByRole('listitem');
+    await page
+      .getByText(/^± \d+ mm/)
+      .nth(2)
+      .waitFor({ timeout: 60_000 });
+    expect(await balls.count()).toBe(3);
+    // 2.5 and 2.25 diamonds of 2540 × 1270 mm.
+    await balls.filter({ hasText: '794 mm from the head rail, 556 mm from the left' }).waitFor();
+    expect(await balls.last().innerText()).toMatch(/^cue ball/);
+    await page.getByTestId('levels').waitFor();
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    expect(pagesOf(pdf)).toBe(1);
+    // A4 landscape in points.
+    expect(pdf.toString('latin1')).toMatch(/MediaBox\s*\[0 0 84[12](\.\d+)? 59[45](\.\d+)?\]/);
+  });
+
+  it('is mirrored for the other hand, and the address keeps it', async () => {
+    await page.goto('/drills/harbour-turn/sheet');
+    await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
+    await page.getByText('794 mm from the head rail, 556 mm from the right').waitFor();
+    await page.reload();
+    await page.getByText('794 mm from the head rail, 556 mm from the right').waitFor();
+  });
+
+  it('shows what was thrown with its places, and throws again', async () => {
+    await page.goto('/drills/cast-and-clear/sheet?stage=1');
+    const first = page.getByRole('listitem').first();
+    const before = await first.innerText();
+    expect(await page.getByRole('listitem').count()).toBe(6);
+    await page.getByRole('button', { name: 'Throw again' }).click();
+    await expect.poll(() => first.innerText()).not.toBe(before);
+    await page.goto('/drills/cast-and-clear/sheet?stage=1&seed=1');
+    await expect.poll(() => first.innerText()).toBe(before);
+    expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
+  });
+
+  it('of the longest list still prints on one page', async () => {
+    await page.goto('/drills/red-street/sheet?stage=2');
+    await page.getByRole('heading', { name: 'Set in this order' }).waitFor();
+    expect(await page.getByRole('listitem').count()).toBe(13);
+    expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
+  });
+});

@@ -1,0 +1,169 @@
+import { Anchor, Button, Group, Switch, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { mirrorDrill } from '../../core/drill/mirror.ts';
+import { placingOrder } from '../../core/drill/placingOrder.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
+import { throwBalls } from '../../core/drill/throwBalls.ts';
+import type { BallOnTable } from '../../core/motion/shot.ts';
+import { rackBalls } from '../../core/rack/rack.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { measurePlace } from '../../core/table/place.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
+import { drillQuery, planQuery, tablesQuery, toleranceQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import {
+  chooseShipped,
+  chooseState,
+  currentState,
+  tablesFor,
+  type TableChoice,
+} from '../hall/tableChoice.ts';
+import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
+import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
+import { useWords } from '../words/useWords.ts';
+import { DrillDrawing } from './DrillDrawing.tsx';
+import { ScoreBoxes } from './ScoreBoxes.tsx';
+
+/** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
+export function SheetPage() {
+  const { slug = '' } = useParams();
+  const entry = useQuery(drillQuery(slug));
+  const tables = useQuery(tablesQuery);
+  const [params] = useSearchParams();
+  const [now] = useState(() => Date.now());
+  if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
+  if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
+  const { document } = entry.data;
+  const fitting = tablesFor(tables.data, tablesOf(document));
+  const table = fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
+  const choice =
+    table === undefined ? chooseShipped(document.table) : chooseState(table.id, currentState(table, now));
+  const wanted = Math.trunc(Number(params.get('stage') ?? document.stages.length));
+  const stage = wanted >= 1 && wanted <= document.stages.length ? wanted : document.stages.length;
+  return <Sheet document={document} stage={stage} choice={choice} tableName={table?.name} />;
+}
+
+interface SheetProps {
+  readonly document: Drill;
+  readonly stage: number;
+  readonly choice: TableChoice;
+  readonly tableName: string | undefined;
+}
+
+function Sheet({ document, stage, choice, tableName }: SheetProps) {
+  const [params, setParams] = useSearchParams();
+  const { vocabulary } = useWords();
+  const [share, setShare] = useState(0);
+  const { on } = choice;
+  const table = tableOfCard(on.card, on.conditions);
+  const mirrored = params.get('mirror') === '1';
+  const seed = Math.max(1, Math.trunc(Number(params.get('seed') ?? 1)) || 1);
+  const staged = atStage(document, stage);
+  const drill = mirrored ? mirrorDrill(staged, table.width) : staged;
+  const position = isPositionDrill(drill) ? drill : undefined;
+  const plan = useQuery(planQuery(position, on));
+  const tolerance = useQuery(toleranceQuery(position, on, setShare));
+  const set = (name: string, value: string | null) =>
+    setParams(
+      (before) => {
+        if (value === null) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  return (
+    <main className="sheet">
+      <Group className="sheet-head" justify="space-between" align="end">
+        <div>
+          <Anchor
+            component={Link}
+            to={`/drills/${document.slug}`}
+            size="sm"
+            underline="always"
+            className="no-print"
+          >
+            Back to the drill
+          </Anchor>
+          <Title order={1}>{document.title}</Title>
+          <Text c="dimmed">
+            {drill.stages[stage - 1]?.title}, {tableName ?? table.preset.name}
+            {mirrored ? ', mirrored' : ''}
+          </Text>
+        </div>
+        <Group className="no-print">
+          {drill.thrown !== null && (
+            <Button variant="default" onClick={() => set('seed', String(seed + 1))}>
+              Throw again
+            </Button>
+          )}
+          <Switch
+            label="Mirrored, for the other hand"
+            checked={mirrored}
+            onChange={(event) => set('mirror', event.currentTarget.checked ? '1' : null)}
+          />
+          <Button onClick={() => window.print()}>Print</Button>
+        </Group>
+      </Group>
+      <div>
+        <DrillDrawing drill={drill} stage={stage} table={table} plan={plan.data} seed={seed} />
+        <Text fw={700} mt="sm">
+          {taskInWords(drill, vocabulary)}
+        </Text>
+        {[...rulesInWords(drill), ...document.advice].map((line) => (
+          <Text key={line}>{line}</Text>
+        ))}
+        <Text mt={4}>{scoringInWords(drill)}</Text>
+        <ScoreBoxes drill={drill} stage={stage} entry={position} choice={choice} />
+      </div>
+      <section aria-labelledby="places-title">
+        <Title order={2} size="h3" id="places-title">
+          Set in this order
+        </Title>
+        <Text size="sm" c="dimmed">
+          From the nose to the middle of the ball
+          {position === undefined ? '.' : '; the last figure is how far it may be off.'}
+          {tolerance.isFetching ? ` Tolerances are computed: ${Math.round(100 * share)} %.` : ''}
+        </Text>
+        <ol className="sheet-places">
+          {ballsInOrder(drill, table.preset, seed).map((ball) => {
+            const place = measurePlace(table.preset, ball);
+            const within = tolerance.data?.find((each) => each.id === ball.id);
+            return (
+              <li key={ball.id}>
+                <b>{ball.id === CUE_BALL ? 'cue ball' : ball.id}</b>
+                <span>
+                  {placeInMillimetres(place, vocabulary)}
+                  {table.preset.sights && (
+                    <Text span c="dimmed">
+                      {' '}
+                      ({placeInDiamonds(place)})
+                    </Text>
+                  )}
+                </span>
+                <span>
+                  {within !== undefined &&
+                    `± ${Math.floor(1000 * within.within)} mm${within.atLeast ? ' or more' : ''}`}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+    </main>
+  );
+}
+
+/** Placed balls in the order in which they are best set, then what is thrown; racked balls go into their triangle. */
+function ballsInOrder(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
+  const placed = layOut(drill, preset);
+  const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
+  const order = placingOrder(drill);
+  const sorted = order.flatMap((id) => placed.filter((ball) => ball.id === id));
+  return [...sorted, ...throwBalls(drill, preset, [...placed, ...racked], seed)];
+}
