@@ -85,7 +85,7 @@ const VIEWS: Readonly<Record<string, View>> = {
   lesson: async (page) => {
     await page.goto('/lesson?drill=back-to-the-quay');
     await page.getByText('Back to the quay').first().waitFor();
-    await page.locator('svg.table-drawing path[stroke-linejoin]').first().waitFor();
+    await page.locator('svg.table-drawing path[stroke-linecap="round"]').first().waitFor();
   },
   scoring: scoreSome,
   'scoring-dark': async (page) => {
