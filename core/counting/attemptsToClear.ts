@@ -18,7 +18,7 @@ export function countAttemptsToClear(
   { giveUpAfter }: AttemptsToClearSettings,
 ): RoundResult {
   const most = giveUpAfter ?? Infinity;
-  const tries = attempts.slice(0, Number.isFinite(most) ? most : undefined);
+  const tries = attempts.slice(0, most);
   const at = tries.findIndex((attempt) => attempt.cleared);
   return {
     value: at < 0 ? tries.length : at + 1,

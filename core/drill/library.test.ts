@@ -3,26 +3,18 @@ import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { checkShot } from '../motion/validate.ts';
 import { chanceAt, positionWindow } from '../planning/window.ts';
-import { rackBalls } from '../rack/rack.ts';
-import { drillSchema, FAMILIES, type Drill, type Order, type PlaceText } from '../records/drill.ts';
+import { drillSchema, FAMILIES, type Order, type PlaceText } from '../records/drill.ts';
 import { COUNTING_METHODS } from '../records/drillText/counting.ts';
 import { reviewLanding } from '../scoring/landing.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import { mostPoints } from '../counting/bands.ts';
-import type { TablePreset } from '../table/preset.ts';
 import { buildTable } from '../table/table.ts';
 import { CUE_BALL, layOut } from './layout.ts';
 import { planShot, UnplayableDrillError } from './plannedShot.ts';
 import { isPositionDrill } from './positionDrill.ts';
 import { objectBalls } from './round.ts';
+import { ballsOfSetUp, setUp } from './setUp.ts';
 import { atStage, tablesOf } from './stage.ts';
-import { throwBalls } from './throwBalls.ts';
-
-function rackIds(drill: Drill): readonly string[] {
-  return drill.rack === null
-    ? []
-    : rackBalls(drill.rack.kind, buildTable(drill.table).preset).map((ball) => ball.id);
-}
 
 function ballsOfOrder(order: Order): readonly string[] {
   switch (order.kind) {
@@ -56,13 +48,6 @@ const positions = stages.flatMap(({ title, drill, stage }) =>
   isPositionDrill(drill) ? [{ title, drill, stage }] : [],
 );
 
-/** Everything that a drill sets on a table: placed, racked and thrown. */
-function setUp(drill: Drill, preset: TablePreset, seed: number) {
-  const placed = layOut(drill, preset);
-  const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
-  return [...placed, ...racked, ...throwBalls(drill, preset, [...placed, ...racked], seed)];
-}
-
 describe('the library', () => {
   it('has at least 48 drills, some of every family, for every game', () => {
     expect(drills.length).toBeGreaterThanOrEqual(48);
@@ -79,7 +64,7 @@ describe('the library', () => {
 
   it.each(drills)('$name is named as it says, and its parts fit together', ({ name, drill }) => {
     expect(name).toBe(`${drill.slug}.drill.json`);
-    const known = [...objectBalls(drill), ...(drill.rack === null ? [] : rackIds(drill))];
+    const known = objectBalls(drill);
     const { task } = drill;
     const named = [
       ...('pot' in task ? [task.pot] : []),
@@ -103,7 +88,7 @@ describe('the library', () => {
       for (const id of tablesOf(drill)) {
         const table = buildTable(id);
         for (let seed = 1; seed <= (drill.thrown === null ? 1 : 40); seed++) {
-          const balls = setUp(drill, table.preset, seed);
+          const balls = ballsOfSetUp(setUp(drill, table.preset, seed));
           const struck = balls[0];
           if (struck === undefined) continue;
           const strike = {

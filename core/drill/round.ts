@@ -15,6 +15,7 @@ import { countSuccessRate } from '../counting/successRate.ts';
 import { countZoneRound } from '../counting/zoneRound.ts';
 import type { RoundResult } from '../counting/result.ts';
 import { mostPoints } from '../counting/bands.ts';
+import { rackIds } from '../rack/rack.ts';
 import { CUE_BALL } from './layout.ts';
 import type { Attempt } from './rules.ts';
 
@@ -57,10 +58,11 @@ function required<T>(value: T | undefined, what: string): T {
   return value;
 }
 
-/** The object balls of a drill: those placed and those thrown. */
+/** The object balls of a drill: those placed, those racked and those thrown. */
 export function objectBalls(drill: Drill): readonly string[] {
   return [
     ...drill.balls.filter((ball) => ball.id !== CUE_BALL).map((ball) => ball.id),
+    ...(drill.rack === null ? [] : rackIds(drill.rack.kind)),
     ...(drill.thrown?.balls ?? []),
   ];
 }

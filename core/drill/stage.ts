@@ -11,7 +11,7 @@ export function tablesOf({ table, alsoOn }: Pick<Drill, 'table' | 'alsoOn'>): re
  * @param stage number from 1
  * @throws RangeError when the drill has no such stage
  */
-export function atStage<D extends Drill>(drill: D, stage: number): D {
+export function atStage(drill: Drill, stage: number): Drill {
   const chosen = drill.stages[stage - 1];
   if (chosen === undefined) throw new RangeError(`atStage: the drill has no stage ${stage}`);
   const { moved, without, conditions, scoring } = chosen;

@@ -8,7 +8,7 @@ import type { Table } from '../table/table.ts';
 
 /**
  * The window of a ball: how likely it is to be potted from every place of the table. The chances stand on a grid
- * over the places that a ball's centre can take; what is drawn and what is scored both come from this grid.
+ * over the places that the cue ball's centre can take; what is drawn and what is scored both come from this grid.
  */
 export interface PositionWindow {
   readonly columns: number;
@@ -35,7 +35,7 @@ export function positionWindow(
   pocket: PocketName,
   level: LevelName,
 ): PositionWindow {
-  const radius = table.preset.ballRadius;
+  const radius = table.preset.cueBallRadius;
   const spanX = table.length - 2 * radius;
   const spanY = table.width - 2 * radius;
   const columns = Math.ceil(spanX / GRID_STEP) + 1;

@@ -24,6 +24,11 @@ const ROWS: Readonly<Record<RackKind, readonly (readonly string[])[]>> = {
   ],
 };
 
+/** The ids of a rack's balls, head ball first. */
+export function rackIds(kind: RackKind): readonly string[] {
+  return ROWS[kind].flat();
+}
+
 /** Rows between the head ball and the one on the eight's spot. */
 const EIGHT_ROW = 2;
 /** Between the pink and the head red, metres: as near as it stands without touching. */

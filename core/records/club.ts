@@ -74,7 +74,7 @@ export type Viewer = InferType<typeof viewerSchema>;
 export const welcomeSchema = object({
   /** The club has no coach yet: the first visitor makes it. */
   empty: boolean().strict().required(),
-  /** Sign-ins to show; only the demo has any. */
+  /** Sign-ins to show: those of the demo, none elsewhere. */
   demo: array(object({ name: text(80), role: role(), email: text(190), password: text(200) })).required(),
 }).required();
 export type Welcome = InferType<typeof welcomeSchema>;

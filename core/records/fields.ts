@@ -47,9 +47,9 @@ export function choice<const T extends string>(values: readonly T[]) {
 
 /** Refuses whatever it gets: for a union whose `field` names no member of it. */
 export function noneOf(field: string, values: readonly string[]) {
-  return mixed((value: unknown): value is never => value === undefined && false)
+  return mixed<never>()
     .required('${path} is missing')
-    .typeError(`\${path}.${field} must be one of ${values.join(', ')}`);
+    .test('none', `\${path}.${field} must be one of ${values.join(', ')}`, () => false);
 }
 
 /** A list of texts; strict, or its members would be made texts of whatever they are. */

@@ -36,10 +36,10 @@ export interface LandingReview {
 }
 
 function angleLeft(planned: PlannedShot, landing: Point): LandingReview['angle'] {
-  const radius = planned.shot.table.preset.ballRadius;
+  const { cueBallRadius, ballRadius } = planned.shot.table.preset;
   const { ball, mouth } = planned.next;
-  const wanted = cutTo(planned.landing, ball, mouth, radius, radius).degrees;
-  const { degrees, thickness } = cutTo(landing, ball, mouth, radius, radius);
+  const wanted = cutTo(planned.landing, ball, mouth, cueBallRadius, ballRadius).degrees;
+  const { degrees, thickness } = cutTo(landing, ball, mouth, cueBallRadius, ballRadius);
   const verdict =
     Math.abs(degrees) <= STRAIGHT_DEG
       ? Math.abs(wanted) <= STRAIGHT_DEG

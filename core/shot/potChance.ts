@@ -31,13 +31,17 @@ let preparedFor: Table | undefined;
 let toObject = 0;
 let apart = 1;
 let reach = 1;
+/** Share of a closing speed that the struck ball takes on in a full hit, before restitution: m₁ / (m₁ + m₂). */
+let passedOn = 1;
 
-/** Gives the two balls the size and mass of a table's balls. */
+/** Gives the two balls the sizes and masses of a table's cue ball and object balls. */
 function prepare(table: Table): void {
   if (preparedFor === table) return;
-  const { ballRadius: radius, ballMass: mass } = table.preset;
-  for (const i of [0, 1]) placeAtRest(pair, i, { id: '', x: 0, y: 0, radius, mass }, table.parameters);
-  reach = contactDistance(radius, radius);
+  const { ballRadius, ballMass, cueBallRadius, cueBallMass } = table.preset;
+  placeAtRest(pair, 0, { id: '', x: 0, y: 0, radius: cueBallRadius, mass: cueBallMass }, table.parameters);
+  placeAtRest(pair, 1, { id: '', x: 0, y: 0, radius: ballRadius, mass: ballMass }, table.parameters);
+  reach = contactDistance(cueBallRadius, ballRadius);
+  passedOn = cueBallMass / (cueBallMass + ballMass);
   preparedFor = table;
 }
 
@@ -52,12 +56,12 @@ function setMotion(i: number, vx: number, vy: number, wx: number, wy: number): v
 
 /** Speed at which a ball must be met at a cut to come in as it should. */
 function neededSpeed(table: Table, target: PotTarget, cosCut: number): number {
-  return (2 * target.acceptance.speed) / ((1 + table.parameters.ballRestitution) * cosCut);
+  return target.acceptance.speed / (passedOn * (1 + table.parameters.ballRestitution) * cosCut);
 }
 
 /** Direction in which the object ball leaves, against the wanted one, for a cue ball sent `off` the full line. */
 function leaves(table: Table, target: PotTarget, off: number): number {
-  const radius = table.preset.ballRadius;
+  const radius = table.preset.cueBallRadius;
   const direction = toObject + off;
   const lineOfCentres = direction - Math.asin((apart * Math.sin(off)) / reach);
   const cosCut = Math.max(Math.cos(lineOfCentres - direction), 1e-3);

@@ -4,7 +4,7 @@ import { normalCdf } from '../math/normal.ts';
 import { landingCloud } from '../planning/cloud.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
-import { ball, POOL, SNOOKER } from '../testing/balls.ts';
+import { ball, cueBall, POOL, SMALL, SNOOKER } from '../testing/balls.ts';
 import { acceptanceOf } from './acceptance.ts';
 import { aimToPot } from './aim.ts';
 import { contactPlace, cutTo } from './cut.ts';
@@ -123,10 +123,12 @@ describe('the chance of a pot', () => {
     [POOL, 'foot-left', { x: 1.5, y: 0.7 }, { x: 2.1, y: 0.9 }],
     [POOL, 'foot-right', { x: 0.9, y: 0.7 }, { x: 1.9, y: 0.6 }],
     [SNOOKER, 'foot-right', { x: 2.2, y: 0.8 }, { x: 3.0, y: 0.5 }],
+    [SMALL, 'foot-right', { x: 0.9, y: 0.5 }, { x: 1.5, y: 0.25 }],
+    [SMALL, 'foot-left', { x: 0.5, y: 0.3 }, { x: 1.4, y: 0.55 }],
   ] as const)('agrees with a thousand shots played out, %#', (table, pocket, cue, object) => {
     const acceptance = acceptanceOf(table, object, pocket)!;
     const rolling = { ball: 'cue', speed: 2.2, tip: { side: 0, height: 0.4 }, elevation: 0 };
-    const balls = [ball('cue', cue.x, cue.y, table), ball('1', object.x, object.y, table)];
+    const balls = [cueBall(cue.x, cue.y, table), ball('1', object.x, object.y, table)];
     const aim = aimToPot(table, balls, rolling, '1', pocket);
     if (aim.kind !== 'pots') throw new Error(aim.reason);
     for (const level of ['first season', 'team'] as const) {

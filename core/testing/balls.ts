@@ -4,6 +4,8 @@ import { buildTable, withoutCushions, type Table } from '../table/table.ts';
 /** Test tables: a real one and the endless bed on which theory holds undisturbed. */
 export const POOL = buildTable('pool-9ft');
 export const SNOOKER = buildTable('snooker-12ft');
+/** The table whose cue ball is smaller and lighter than the others. */
+export const SMALL = buildTable('eight-7ft');
 
 export function bedWith(overrides: Partial<Table['parameters']> = {}): Table {
   return withoutCushions(buildTable('pool-9ft', overrides));
@@ -11,6 +13,10 @@ export function bedWith(overrides: Partial<Table['parameters']> = {}): Table {
 
 export function ball(id: string, x: number, y: number, table: Table = POOL): BallOnTable {
   return { id, x, y, radius: table.preset.ballRadius, mass: table.preset.ballMass };
+}
+
+export function cueBall(x: number, y: number, table: Table = POOL): BallOnTable {
+  return { id: 'cue', x, y, radius: table.preset.cueBallRadius, mass: table.preset.cueBallMass };
 }
 
 export function moving(at: BallOnTable, motion: Partial<BallMotion>): BallMotion {

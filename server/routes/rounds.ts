@@ -97,7 +97,7 @@ export function roundRoutes(deps: Dependencies) {
     if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
     const { table } = await tableOf(viewer, round);
     const plan = planFor(entry, round.stage, table);
-    const inset = table.preset.ballRadius - TAP_SLACK;
+    const inset = table.preset.cueBallRadius - TAP_SLACK;
     const { landing } = attempt;
     for (const [axis, size] of [
       ['x', table.length],

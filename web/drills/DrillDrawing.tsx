@@ -1,10 +1,7 @@
 import type { ReactNode } from 'react';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
-import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
-import { throwBalls } from '../../core/drill/throwBalls.ts';
-import type { BallOnTable } from '../../core/motion/shot.ts';
-import { rackBalls } from '../../core/rack/rack.ts';
-import type { TablePreset } from '../../core/table/preset.ts';
+import { CUE_BALL } from '../../core/drill/layout.ts';
+import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable, type Table } from '../../core/table/table.ts';
@@ -15,13 +12,6 @@ import { WindowMark } from '../table/WindowMark.tsx';
 
 /** The seed with which thrown balls are shown before they are thrown for a round. */
 const SHOWN_SEED = 1;
-
-/** Everything that is set: placed, racked and thrown balls. */
-function ballsOf(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
-  const placed = layOut(drill, preset);
-  const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
-  return [...placed, ...racked, ...throwBalls(drill, preset, [...placed, ...racked], seed)];
-}
 
 interface DrillDrawingProps {
   readonly drill: Drill;
@@ -80,7 +70,7 @@ export function DrillDrawing({
             />
           ))}
       {plan !== undefined && <WantedMark at={plan.landing} />}
-      {ballsOf(drill, table.preset, seed).map((ball) => {
+      {ballsOfSetUp(setUp(drill, table.preset, seed)).map((ball) => {
         const at = positions === undefined ? ball : positions.get(ball.id);
         if (at === null || at === undefined) return null;
         return (

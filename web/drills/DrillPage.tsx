@@ -1,11 +1,10 @@
 import { Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage, tablesOf } from '../../core/drill/stage.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { DrillEntry } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
@@ -17,7 +16,6 @@ import type { TablePreset } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillQuery, planQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
-import { chooseShipped, chooseState, currentState, tablesFor } from '../hall/tableChoice.ts';
 import { LineKey } from '../table/LineKey.tsx';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { percent } from '../words/units.ts';
@@ -26,6 +24,7 @@ import { BenchmarkPanel } from './BenchmarkPanel.tsx';
 import { DrillRules, SchoolCards } from './DrillRules.tsx';
 import { DrillDrawing } from './DrillDrawing.tsx';
 import { usePlayback } from './usePlayback.ts';
+import { useSetting } from './useSetting.ts';
 
 /** A drill: how to set it, what to do, what it is worth, how others do. */
 export function DrillPage() {
@@ -34,42 +33,17 @@ export function DrillPage() {
   const tables = useQuery(tablesQuery);
   if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
   if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
-  return <DrillSheet entry={entry.data} tables={tablesFor(tables.data, tablesOf(entry.data.document))} />;
-}
-
-/** The stage from the address, so that it can be shared. */
-function useStage(
-  drill: Drill,
-  [params, setParams]: ReturnType<typeof useSearchParams>,
-): readonly [number, (stage: number) => void] {
-  const wanted = Number(params.get('stage') ?? drill.stages.length);
-  const stage = wanted >= 1 && wanted <= drill.stages.length ? Math.trunc(wanted) : drill.stages.length;
-  const choose = (next: number) =>
-    setParams(
-      (before) => {
-        before.set('stage', String(next));
-        return before;
-      },
-      { replace: true },
-    );
-  return [stage, choose];
+  return <DrillSheet entry={entry.data} tables={tables.data} />;
 }
 
 interface DrillSheetProps {
   readonly entry: DrillEntry;
-  /** The club's tables on which it can be played. */
   readonly tables: readonly ClubTable[];
 }
 
 function DrillSheet({ entry, tables }: DrillSheetProps) {
   const drill = entry.document;
-  const search = useSearchParams();
-  const [params, setParams] = search;
-  const [stage, setStage] = useStage(drill, search);
-  const table = tables.find((each) => each.id === params.get('table')) ?? tables[0];
-  const [now] = useState(() => Date.now());
-  const choice =
-    table === undefined ? chooseShipped(drill.table) : chooseState(table.id, currentState(table, now));
+  const { stage, fitting, table, choice, set } = useSetting(drill, tables);
   const built = tableOfCard(choice.on.card, choice.on.conditions);
   const staged = atStage(drill, stage);
   const position = isPositionDrill(staged) ? staged : undefined;
@@ -113,28 +87,20 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
                 Play the stroke
               </Button>
             )}
-            {tables.length > 1 && (
+            {fitting.length > 1 && (
               <Select
                 aria-label="Table"
                 w={210}
                 allowDeselect={false}
-                data={tables.map(({ id, name }) => ({ value: id, label: name }))}
+                data={fitting.map(({ id, name }) => ({ value: id, label: name }))}
                 value={table?.id ?? null}
-                onChange={(id) =>
-                  setParams(
-                    (before) => {
-                      if (id !== null) before.set('table', id);
-                      return before;
-                    },
-                    { replace: true },
-                  )
-                }
+                onChange={(id) => set('table', id)}
               />
             )}
             <SegmentedControl
               aria-label="Stage"
               value={String(stage)}
-              onChange={(value) => setStage(Number(value))}
+              onChange={(value) => set('stage', value)}
               data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
             />
           </Group>

@@ -1,62 +1,45 @@
 import { Anchor, Button, Group, Switch, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { Link, useParams } from 'react-router';
+import { CUE_BALL } from '../../core/drill/layout.ts';
 import { mirrorDrill } from '../../core/drill/mirror.ts';
 import { placingOrder } from '../../core/drill/placingOrder.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage, tablesOf } from '../../core/drill/stage.ts';
-import { throwBalls } from '../../core/drill/throwBalls.ts';
+import { setUp } from '../../core/drill/setUp.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
-import { rackBalls } from '../../core/rack/rack.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { measurePlace } from '../../core/table/place.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
 import { drillQuery, planQuery, tablesQuery, toleranceQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
-import {
-  chooseShipped,
-  chooseState,
-  currentState,
-  tablesFor,
-  type TableChoice,
-} from '../hall/tableChoice.ts';
 import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { useWords } from '../words/useWords.ts';
 import { DrillDrawing } from './DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
+import { useSetting } from './useSetting.ts';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
 export function SheetPage() {
   const { slug = '' } = useParams();
   const entry = useQuery(drillQuery(slug));
   const tables = useQuery(tablesQuery);
-  const [params] = useSearchParams();
-  const [now] = useState(() => Date.now());
   if (entry.data === undefined) return <Loading what="the drill" error={entry.error} />;
   if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
-  const { document } = entry.data;
-  const fitting = tablesFor(tables.data, tablesOf(document));
-  const table = fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
-  const choice =
-    table === undefined ? chooseShipped(document.table) : chooseState(table.id, currentState(table, now));
-  const wanted = Math.trunc(Number(params.get('stage') ?? document.stages.length));
-  const stage = wanted >= 1 && wanted <= document.stages.length ? wanted : document.stages.length;
-  return <Sheet document={document} stage={stage} choice={choice} tableName={table?.name} />;
+  return <Sheet document={entry.data.document} tables={tables.data} />;
 }
 
 interface SheetProps {
   readonly document: Drill;
-  readonly stage: number;
-  readonly choice: TableChoice;
-  readonly tableName: string | undefined;
+  readonly tables: readonly ClubTable[];
 }
 
-function Sheet({ document, stage, choice, tableName }: SheetProps) {
-  const [params, setParams] = useSearchParams();
+function Sheet({ document, tables }: SheetProps) {
+  const { stage, table: chosen, choice, params, set } = useSetting(document, tables);
   const { vocabulary } = useWords();
   const [share, setShare] = useState(0);
   const { on } = choice;
@@ -68,15 +51,6 @@ function Sheet({ document, stage, choice, tableName }: SheetProps) {
   const position = isPositionDrill(drill) ? drill : undefined;
   const plan = useQuery(planQuery(position, on));
   const tolerance = useQuery(toleranceQuery(position, on, setShare));
-  const set = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        if (value === null) before.delete(name);
-        else before.set(name, value);
-        return before;
-      },
-      { replace: true },
-    );
   return (
     <main className="sheet">
       <Group className="sheet-head" justify="space-between" align="end">
@@ -92,7 +66,7 @@ function Sheet({ document, stage, choice, tableName }: SheetProps) {
           </Anchor>
           <Title order={1}>{document.title}</Title>
           <Text c="dimmed">
-            {drill.stages[stage - 1]?.title}, {tableName ?? table.preset.name}
+            {drill.stages[stage - 1]?.title}, {chosen?.name ?? table.preset.name}
             {mirrored ? ', mirrored' : ''}
           </Text>
         </div>
@@ -161,9 +135,8 @@ function Sheet({ document, stage, choice, tableName }: SheetProps) {
 
 /** Placed balls in the order in which they are best set, then what is thrown; racked balls go into their triangle. */
 function ballsInOrder(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
-  const placed = layOut(drill, preset);
-  const racked = drill.rack === null ? [] : rackBalls(drill.rack.kind, preset);
+  const { placed, thrown } = setUp(drill, preset, seed);
   const order = placingOrder(drill);
   const sorted = order.flatMap((id) => placed.filter((ball) => ball.id === id));
-  return [...sorted, ...throwBalls(drill, preset, [...placed, ...racked], seed)];
+  return [...sorted, ...thrown];
 }

@@ -1,4 +1,4 @@
-import { Group, NumberInput, SegmentedControl, Text, Title } from '@mantine/core';
+import { Group, NumberInput, Text, Title } from '@mantine/core';
 import type { TableCard } from '../../core/table/card.ts';
 import {
   ballSetsOf,
@@ -10,6 +10,7 @@ import {
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
+import { ChoiceControl } from './ChoiceControl.tsx';
 
 interface CardChoicesFormProps {
   readonly card: TableCard;
@@ -30,17 +31,12 @@ export function CardChoicesForm({ card, readOnly, onChange }: CardChoicesFormPro
       <Text size="sm" fw={700} mb={2}>
         {title}
       </Text>
-      <SegmentedControl
-        aria-label={title}
-        fullWidth
-        size="xs"
+      <ChoiceControl
+        label={title}
         readOnly={readOnly}
-        data={values.map((each) => ({ value: each, label: capital(each) }))}
         value={value}
-        onChange={(chosen) => {
-          const known = values.find((each) => each === chosen);
-          if (known !== undefined) onChange({ ...card, ...change(known) });
-        }}
+        values={values}
+        onChange={(chosen) => onChange({ ...card, ...change(chosen) })}
       />
     </div>
   );

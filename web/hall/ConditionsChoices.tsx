@@ -1,6 +1,6 @@
-import { Group, SegmentedControl, Text } from '@mantine/core';
+import { Group, Text } from '@mantine/core';
 import { AIR_KINDS, BALL_STATES, WARMTHS, type Conditions } from '../../core/table/cardChoices.ts';
-import { capital } from '../words/vocabulary.ts';
+import { ChoiceControl } from './ChoiceControl.tsx';
 
 interface ConditionsChoicesProps {
   readonly conditions: Conditions;
@@ -19,17 +19,12 @@ export function ConditionsChoices({ conditions, onChange }: ConditionsChoicesPro
       <Text size="sm" w={46}>
         {title}
       </Text>
-      <SegmentedControl
-        aria-label={`${title} tonight`}
-        size="xs"
-        fullWidth
+      <ChoiceControl
+        label={`${title} tonight`}
         style={{ flex: 1 }}
-        data={values.map((each) => ({ value: each, label: capital(each) }))}
         value={value}
-        onChange={(chosen) => {
-          const known = values.find((each) => each === chosen);
-          if (known !== undefined) onChange({ ...conditions, ...change(known) });
-        }}
+        values={values}
+        onChange={(chosen) => onChange({ ...conditions, ...change(chosen) })}
       />
     </Group>
   );

@@ -11,6 +11,7 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { drillsQuery, planQuery, playersQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { DrillDrawing } from '../drills/DrillDrawing.tsx';
+import { stageFrom, tableFrom } from '../drills/useSetting.ts';
 import { asPlayed, currentState, tablesFor } from '../hall/tableChoice.ts';
 import { conditionsInWords } from '../hall/conditionWords.ts';
 import { openRound } from './roundStore.ts';
@@ -56,9 +57,9 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const player = players.find((each) => each.id === params.get('player')) ?? only;
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
   const stages = entry?.document.stages ?? [];
-  const stage = Math.min(stages.length, Math.max(1, Number(params.get('stage') ?? stages.length) || 1));
+  const stage = entry === undefined ? 0 : stageFrom(params, entry.document);
   const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
-  const table = fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
+  const table = tableFrom(params, fitting);
   const state = table === undefined ? undefined : currentState(table, now);
   const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
 

@@ -98,7 +98,7 @@ export function landed(
 
 /** The nearest place that a ball's centre can take. */
 export function onCloth(place: Point, table: Table): Point {
-  const radius = table.preset.ballRadius;
+  const radius = table.preset.cueBallRadius;
   const within = (value: number, size: number) => Math.min(size - radius, Math.max(radius, value));
   return { x: within(place.x, table.length), y: within(place.y, table.width) };
 }

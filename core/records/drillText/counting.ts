@@ -118,9 +118,7 @@ function schemaFor(value: unknown) {
   return isMethod(name) ? SCHEMAS[name] : noneOf('method', COUNTING_METHODS);
 }
 
-const nothing = mixed((value: unknown): value is never => value === undefined && false)
-  .nullable()
-  .defined();
+const nothing = mixed<never>().nullable().defined().oneOf([null]);
 
 export const scoringSchema = lazy(schemaFor);
 /** Another count, or null for none. */
