@@ -16,7 +16,7 @@ describe('with the keyboard alone', () => {
 
   /** Tabs on until the wanted thing has the focus. */
   async function tabTo(name: RegExp) {
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 150; i++) {
       await page.keyboard.press('Tab');
       const text = await page.evaluate(
         () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
@@ -73,7 +73,7 @@ describe('with the keyboard alone', () => {
 
   async function tabToPlayer() {
     const field = page.getByRole('combobox', { name: 'Player' });
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 150; i++) {
       await page.keyboard.press('Tab');
       if (await field.evaluate((element) => element === document.activeElement)) return;
     }

@@ -38,6 +38,7 @@ describe('axe finds nothing serious', () => {
     ['drills', '/drills?family=judgement', 'Chart the order'],
     ['drill on pool', '/drills/back-to-the-quay', 'Mean of a round'],
     ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
+    ['designer', '/drills/new', 'The title is missing'],
     ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
     ['players', '/players', 'Petra Nightingale'],
     ['lab', '/lab', 'What happens'],
@@ -48,8 +49,11 @@ describe('axe finds nothing serious', () => {
     await page.getByText(text).first().waitFor();
     expect(await seriousProblems()).toEqual([]);
     await page.emulateMedia({ colorScheme: 'dark' });
+    // The paper follows the device a moment later.
+    await page.locator('html[data-mantine-color-scheme="dark"]').waitFor();
     expect(await seriousProblems()).toEqual([]);
     await page.emulateMedia({ colorScheme: 'light' });
+    await page.locator('html[data-mantine-color-scheme="light"]').waitFor();
   });
 
   it('on a table’s card, also while a number is typed', async () => {

@@ -4,7 +4,7 @@ import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { benchmarkDrill } from '../core/scoring/benchmark.ts';
 import { ORDINARY_CONDITIONS, standardCard } from '../core/table/card.ts';
 import { buildTable } from '../core/table/table.ts';
-import { findDrill } from './db/queries/drills.ts';
+import { findDrill, LIBRARY } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 
@@ -24,6 +24,7 @@ interface World {
   readonly attempt: string;
   readonly note: string;
   readonly benchmark: unknown;
+  readonly document: object;
 }
 
 let test: TestApp;
@@ -105,6 +106,33 @@ const CASES: Readonly<Record<string, Case>> = {
   },
   'GET /api/drills': { expected: [401, 200, 200, 200] },
   'GET /api/drills/:slug': { expected: [401, 200, 200, 200], path: () => '/api/drills/harbour-turn' },
+  'POST /api/drills/import': {
+    expected: [401, 403, 200, 200],
+    body: (w) => ({ document: w.document }),
+  },
+  'PUT /api/drills/:slug': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/drills/quay-turn',
+    body: (w) => ({ document: { ...w.document, slug: 'quay-turn' }, basedOn: null }),
+  },
+  'PUT /api/drills/:slug/archived': {
+    expected: [401, 403, 404, 200],
+    path: () => '/api/drills/gannet-turn/archived',
+    body: () => ({ archived: true }),
+  },
+  'PUT /api/drills/:slug/favourite': {
+    expected: [401, 200, 404, 200],
+    path: () => '/api/drills/gannet-turn/favourite',
+    body: () => ({ favourite: true }),
+  },
+  'GET /api/drills/:slug/revisions': {
+    expected: [401, 200, 404, 200],
+    path: () => '/api/drills/gannet-turn/revisions',
+  },
+  'GET /api/drills/:slug/revisions/:revision': {
+    expected: [401, 200, 404, 200],
+    path: () => '/api/drills/gannet-turn/revisions/1',
+  },
   'GET /api/drills/:slug/revisions/:revision/stages/:stage/benchmark': {
     expected: [401, 200, 200, 200],
     path: () => '/api/drills/harbour-turn/revisions/1/stages/1/benchmark',
@@ -140,7 +168,7 @@ beforeAll(async () => {
   test = await createTestApp();
   club = await createTestClub(test, 'gannet');
   stranger = await createTestClub(test, 'puffin');
-  const entry = await findDrill(test.pool, 'harbour-turn');
+  const entry = await findDrill(test.pool, LIBRARY, 'harbour-turn', 1);
   const stage = entry?.document.stages[0];
   if (entry === undefined || stage === undefined || !isPositionDrill(entry.document))
     throw new Error('the library has no harbour-turn');
@@ -149,8 +177,13 @@ beforeAll(async () => {
     round: randomUUID(),
     attempt: randomUUID(),
     note: randomUUID(),
+    document: entry.document,
     benchmark: benchmarkDrill(entry.document, stage, planFor(entry, 1, buildTable(entry.document.table)), 1),
   };
+  await send(test.app, 'PUT', '/api/drills/gannet-turn', {
+    cookie: club.coach,
+    body: { document: { ...entry.document, slug: 'gannet-turn' }, basedOn: null },
+  });
   await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {
     cookie: club.player,

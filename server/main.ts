@@ -6,7 +6,7 @@ import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
-import { listDrills } from './db/queries/drills.ts';
+import { listLibrary } from './db/queries/drills.ts';
 import { migrate } from './db/migrate.ts';
 import { openPool } from './db/pool.ts';
 import { loadDemo } from './demo/load.ts';
@@ -56,7 +56,7 @@ server.on('error', (error: Error) => {
 
 /** Solves the drills in the idle time after the start, one a turn, so that no first score waits for it. */
 async function solveDrills(): Promise<void> {
-  for (const entry of await listDrills(pool)) {
+  for (const entry of await listLibrary(pool)) {
     if (isPositionDrill(entry.document)) {
       for (let stage = 1; stage <= entry.document.stages.length; stage++) {
         await new Promise((resolve) => setImmediate(resolve));

@@ -4,7 +4,7 @@ import { openRoundSchema, roundsSchema, storedSchema } from '../core/records/clu
 import { reviewLanding } from '../core/scoring/landing.ts';
 import { buildTable } from '../core/table/table.ts';
 import { chanceAt } from '../core/planning/window.ts';
-import { findDrill } from './db/queries/drills.ts';
+import { findDrill, LIBRARY } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 
@@ -65,7 +65,7 @@ describe('an attempt', () => {
     const response = await put(randomUUID(), attempt({ points: 0 }));
     expect(response.status).toBe(201);
     const { attempt: kept } = await storedSchema.validate(await response.json());
-    const entry = await findDrill(test.pool, 'harbour-turn');
+    const entry = await findDrill(test.pool, LIBRARY, 'harbour-turn', 1);
     if (entry === undefined) throw new Error('no drill');
     const plan = planFor(entry, 2, buildTable('pool-9ft'));
     const chance = chanceAt(plan.window, LANDING);

@@ -6,6 +6,7 @@ import { SignIn } from './app/SignIn.tsx';
 import { Today } from './today/Today.tsx';
 
 const drills = () => import('./drills/DrillList.tsx');
+const designer = () => import('./designer/DesignerPage.tsx');
 const lesson = () => import('./lesson/LessonPage.tsx');
 const scoring = () => import('./lesson/ScoringPage.tsx');
 
@@ -40,6 +41,14 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./hall/TablePage.tsx')).TablePage }),
             },
             { path: '/drills', lazy: async () => ({ Component: (await drills()).DrillList }) },
+            {
+              path: '/drills/new',
+              lazy: async () => ({ Component: (await designer()).DesignerPage }),
+            },
+            {
+              path: '/drills/:slug/edit',
+              lazy: async () => ({ Component: (await designer()).DesignerPage }),
+            },
             {
               path: '/drills/:slug',
               lazy: async () => ({ Component: (await import('./drills/DrillPage.tsx')).DrillPage }),

@@ -21,7 +21,7 @@ interface Placing {
  * @throws RangeError for diamonds on a table without sights, a spot that the table does not have, or a ball that
  *   is not placed yet
  */
-function resolvePlace(place: PlaceText, preset: TablePreset, { radius, placed }: Placing): Point {
+export function resolvePlace(place: PlaceText, preset: TablePreset, { radius, placed }: Placing): Point {
   const { length, width } = preset;
   if ('diamonds' in place) {
     if (!preset.sights) throw new RangeError(`layOut: ${preset.name} has no diamonds`);

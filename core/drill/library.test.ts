@@ -67,8 +67,9 @@ describe('the library', () => {
     const known = objectBalls(drill);
     const { task } = drill;
     const named = [
-      ...('pot' in task ? [task.pot] : []),
+      ...('pot' in task && typeof task.pot === 'string' ? [task.pot] : []),
       ...('target' in task ? [task.target] : []),
+      ...(task.kind === 'land' && task.pot !== null ? [task.pot.ball] : []),
       ...('first' in task ? [task.first] : []),
       ...('next' in task ? [task.next.ball] : []),
       ...(task.kind === 'clear' ? ballsOfOrder(task.order) : []),
@@ -78,7 +79,12 @@ describe('the library', () => {
     expect(drill.stages.length).toBeGreaterThanOrEqual(drill.family === 'break' ? 1 : 2);
     // What is scored by the window needs its bands, what is not has none.
     for (const { bands } of drill.stages) {
-      expect(bands.length > 0).toBe(drill.scoring.method === 'zone-points');
+      const byWindow = drill.scoring.method === 'zone-points' && drill.task.kind !== 'land';
+      expect(bands.length > 0).toBe(byWindow);
+    }
+    // Points for landing need targets to land in.
+    if (task.kind === 'land') {
+      expect(drill.targets.length).toBeGreaterThan(0);
     }
   });
 

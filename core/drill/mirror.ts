@@ -1,4 +1,4 @@
-import type { Drill, PlaceText } from '../records/drill.ts';
+import type { Drill, PlaceText, Target } from '../records/drill.ts';
 import type { SpotName } from '../table/markings.ts';
 import type { PocketName } from '../table/pockets.ts';
 
@@ -42,6 +42,8 @@ function mirrorTask(task: Drill['task']): Drill['task'] {
         pocket: POCKETS[task.pocket],
         next: { ...task.next, pocket: POCKETS[task.next.pocket] },
       };
+    case 'land':
+      return { ...task, pot: task.pot && { ...task.pot, pocket: POCKETS[task.pot.pocket] } };
     case 'plant':
       return { ...task, pocket: POCKETS[task.pocket] };
     case 'double':
@@ -54,6 +56,29 @@ function mirrorTask(task: Drill['task']): Drill['task'] {
       return { ...task, cushions: task.cushions.map((cushion) => otherSide(cushion, CUSHIONS)) };
     default:
       return task;
+  }
+}
+
+const across = <C extends { readonly across: number }>(corner: C): C => ({
+  ...corner,
+  across: 1 - corner.across,
+});
+
+function mirrorTarget(target: Target, width: number): Target {
+  switch (target.kind) {
+    case 'rings':
+      return { ...target, at: mirrorPlace(target.at, width) };
+    case 'polygon':
+      return { ...target, corners: target.corners.map(across) };
+    case 'rectangle':
+    case 'way':
+      return { ...target, from: across(target.from), to: across(target.to) };
+    case 'cushion':
+      return target.side === 'right' || target.side === 'left'
+        ? { ...target, side: otherSide(target.side, CUSHIONS) }
+        : { ...target, from: 1 - target.to, to: 1 - target.from };
+    case 'thickness':
+      return target;
   }
 }
 
@@ -82,6 +107,7 @@ export function mirrorDrill<D extends Drill>(drill: D, width: number): D {
     balls: drill.balls.map(place),
     stages: drill.stages.map((stage) => ({ ...stage, moved: stage.moved.map(place) })),
     task: mirrorTask(drill.task),
+    targets: drill.targets.map((target) => mirrorTarget(target, width)),
     plan: plan && { ...plan, tip: { ...plan.tip, side: -plan.tip.side } },
     thrown: thrown && { ...thrown, area: mirrorArea(thrown.area) },
     cueBall: { ...cueBall, area: cueBall.area && mirrorArea(cueBall.area) },

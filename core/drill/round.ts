@@ -15,6 +15,7 @@ import { countSuccessRate } from '../counting/successRate.ts';
 import { countZoneRound } from '../counting/zoneRound.ts';
 import type { RoundResult } from '../counting/result.ts';
 import { mostPoints } from '../counting/bands.ts';
+import { mostTargetPoints } from './targets.ts';
 import { rackIds } from '../rack/rack.ts';
 import { CUE_BALL } from './layout.ts';
 import type { Attempt } from './rules.ts';
@@ -119,7 +120,10 @@ export function roundProgress(
       return plain(countBreakPoints(visits, { visits: scoring.visits, reds }));
     }
     case 'zone-points': {
-      const perShot = mostPoints(drill.stages[stage - 1]?.bands ?? []);
+      const perShot = Math.max(
+        mostPoints(drill.stages[stage - 1]?.bands ?? []),
+        mostTargetPoints(drill.targets),
+      );
       const shots = attempts.map((each) => ({ points: required(each.points, 'points') }));
       return plain(countZoneRound(shots, { shots: scoring.shots, perShot }));
     }

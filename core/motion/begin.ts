@@ -1,6 +1,6 @@
 import { note, Note, Own, type Engine } from './engine.ts';
 import { enterPhase, settleOnBed } from './cloth.ts';
-import { predictMeetings } from './meetings.ts';
+import { boxSweep, predictMeetings } from './meetings.ts';
 import { predictOwn } from './ownEvents.ts';
 import { recordPath } from './result.ts';
 import type { BallMotion, BallOnTable } from './shot.ts';
@@ -61,6 +61,7 @@ export function begin(
     e.ownKind[i] = Own.Phase;
     const motion = moving[e.order[i]! - first];
     if (motion !== undefined) setInMotion(e, i, motion);
+    boxSweep(e, i);
     recordPath(e, i);
   }
   for (let i = 0; i < n; i++) if (s.phase[i]! > Phase.Spinning) predictMeetings(e, i);

@@ -208,11 +208,13 @@ function kickAndDrift(flat: boolean, dt: number): void {
     mid[at + 1] = now + 0.5 * by;
     change[at + 1] = 0;
     place[3 * m + 1] = place[3 * m + 1]! + dt * now;
-    by = flat ? 0 : change[at + 2]!;
-    now = speed[at + 2]! + by;
-    speed[at + 2] = now;
-    mid[at + 2] = now + 0.5 * by;
-    change[at + 2] = 0;
+    if (!flat) {
+      by = change[at + 2]!;
+      now = speed[at + 2]! + by;
+      speed[at + 2] = now;
+      mid[at + 2] = now + 0.5 * by;
+      change[at + 2] = 0;
+    }
     by = change[at + 3]!;
     now = speed[at + 3]! + by;
     speed[at + 3] = now;

@@ -14,15 +14,16 @@ import { Phase } from './state.ts';
 
 /** Step of the integration for a few balls and for a pack, seconds: a contact lasts some 300 microseconds. */
 const FINE_STEP = 5e-7;
-const STEP = 2e-6;
+const STEP = 2.5e-6;
 /** Up to so many balls are stepped finely. */
 const FEW = 8;
 /** Balls farther apart than this cannot meet during the phase, metres. */
 const NEAR = 0.03;
 /** A blow slower than this passes through one contact after the other, m/s. */
 const LEAST_BLOW = 0.01;
-/** Cloth and cushions are let act every so many steps. */
+/** Cloth and cushions are let act every so many steps; with no cushion near, the cloth alone has time. */
 const SLOW_STEPS = 8;
+const SLOW_STEPS_IN_THE_OPEN = 16;
 /** A pack is apart after two or three milliseconds; longer presses are left to the events. */
 const MOST_STEPS = 12_000;
 
@@ -96,16 +97,17 @@ export function runContactPhase(e: Engine, i: number, j: number): readonly numbe
   const dt = members.length <= FEW ? FINE_STEP : STEP;
   beginContacts(e, members, NEAR, dt, i, j);
   const edge = members.filter((k) => nearCushion(e, k));
+  const slowSteps = edge.length === 0 && dt === STEP ? SLOW_STEPS_IN_THE_OPEN : SLOW_STEPS;
   const started = e.now;
   const from = members.map((k) => ({ x: s.x[k]!, y: s.y[k]! }));
   readMembers(s, members, dt);
   for (let step = 0, busy = true; busy && step < MOST_STEPS;) {
     busy = false;
-    for (let k = 0; k < SLOW_STEPS; k++) if (stepContacts(e, members, step++, dt)) busy = true;
-    e.now += SLOW_STEPS * dt;
+    for (let k = 0; k < slowSteps; k++) if (stepContacts(e, members, step++, dt)) busy = true;
+    e.now += slowSteps * dt;
     writeMembers(s, members, dt);
     for (const k of edge) reboundIfThrough(e, k);
-    for (const k of members) rubOnCloth(s, k, SLOW_STEPS * dt, p);
+    for (const k of members) rubOnCloth(s, k, slowSteps * dt, p);
     readMembers(s, members, dt);
   }
   partMembers(s, members);

@@ -42,6 +42,8 @@ export interface Engine {
   readonly meet: Float64Array;
   readonly mate: Int16Array;
   readonly mateVersion: Int32Array;
+  /** The box that a ball keeps inside until its own next event: low x, high x, low y, high y, metres. */
+  readonly boxes: Float64Array;
   /** Counts a ball's changes of motion. */
   readonly version: Int32Array;
   /** The pocket that a ball fell into, or −1. */
@@ -75,6 +77,7 @@ function createEngine(table: Table, capacity: number): Engine {
     meet: new Float64Array(capacity),
     mate: new Int16Array(capacity),
     mateVersion: new Int32Array(capacity),
+    boxes: new Float64Array(4 * capacity),
     version: new Int32Array(capacity),
     pocketOf: new Int8Array(capacity),
     notes: 0,

@@ -121,6 +121,30 @@ function sweepOf(e: Engine, i: number): void {
   sweep.bend = 0.125 * Math.sqrt(s.ax[i]! * s.ax[i]! + s.ay[i]! * s.ay[i]!) * t * t;
 }
 
+/** Notes the box that ball i keeps inside until its own next event, with its radius and what counts as touching. */
+export function boxSweep(e: Engine, i: number): void {
+  const { s, boxes } = e;
+  const margin = s.radius[i]! + TOUCHING;
+  const x = s.x[i]!;
+  const y = s.y[i]!;
+  const at = 4 * i;
+  boxes[at] = x - margin;
+  boxes[at + 1] = x + margin;
+  boxes[at + 2] = y - margin;
+  boxes[at + 3] = y + margin;
+  if (s.phase[i]! <= Phase.Spinning) return;
+  const t = e.own[i]! - s.t0[i]!;
+  const wayX = s.vx[i]! * t;
+  const wayY = s.vy[i]! * t;
+  const bendX = 0.5 * s.ax[i]! * t * t;
+  const bendY = 0.5 * s.ay[i]! * t * t;
+  // A parabola lies inside the triangle of its ends and the crossing of its end tangents: v·t/2 on from the start.
+  boxes[at] = boxes[at] + Math.min(0, 0.5 * wayX, wayX + bendX);
+  boxes[at + 1] = boxes[at + 1]! + Math.max(0, 0.5 * wayX, wayX + bendX);
+  boxes[at + 2] = boxes[at + 2]! + Math.min(0, 0.5 * wayY, wayY + bendY);
+  boxes[at + 3] = boxes[at + 3]! + Math.max(0, 0.5 * wayY, wayY + bendY);
+}
+
 /** Forgets ball i's next meeting and looks for it anew; the others hear of it when it is their next one too. */
 export function predictMeetings(e: Engine, i: number): void {
   const { s } = e;
@@ -136,6 +160,11 @@ export function predictMeetings(e: Engine, i: number): void {
   const count = s.count;
   const { x: fromX, y: fromY, ux, uy, length } = sweep;
   const mine = radius[i]! + TOUCHING + sweep.bend;
+  const { boxes } = e;
+  const lowX = boxes[4 * i]!;
+  const highX = boxes[4 * i + 1]!;
+  const lowY = boxes[4 * i + 2]!;
+  const highY = boxes[4 * i + 3]!;
   for (let j = 0; j < count; j++) {
     const other = phases[j]!;
     if (other <= Phase.Spinning) {
@@ -148,8 +177,12 @@ export function predictMeetings(e: Engine, i: number): void {
       if (across > margin || across < -margin) continue;
       const along = dx * ux + dy * uy;
       if (along <= -margin || along >= length + margin) continue;
-    } else if (other >= Phase.Potted) continue;
-    if (j === i) continue;
+    } else {
+      if (other >= Phase.Potted || j === i) continue;
+      const at = 4 * j;
+      if (boxes[at]! > highX || boxes[at + 1]! < lowX || boxes[at + 2]! > highY || boxes[at + 3]! < lowY)
+        continue;
+    }
     // Whoever meets another ball before, or does something alone, is asked again then: later is not of interest.
     const until = Math.min(own, e.own[j]!, meet[i]!, meet[j]!);
     predictPair(e, i < j ? i : j, i < j ? j : i, until);

@@ -4,7 +4,7 @@ import { advance, endPhase, enterPhase } from './cloth.ts';
 import { isShared, runContactPhase } from './contactPhase.ts';
 import { reboundClosedForm } from './cushionClosedForm.ts';
 import { note, Note, Own, type Engine } from './engine.ts';
-import { predictMeetings } from './meetings.ts';
+import { boxSweep, predictMeetings } from './meetings.ts';
 import { predictOwn } from './ownEvents.ts';
 import { recordPath } from './result.ts';
 import { Phase } from './state.ts';
@@ -72,6 +72,7 @@ function renew(e: Engine, i: number): void {
   e.version[i] = e.version[i]! + 1;
   if (e.s.phase[i] === Phase.Flying) note(e, Note.Hop, i, -1);
   predictOwn(e, i);
+  boxSweep(e, i);
   recordPath(e, i);
 }
 

@@ -9,7 +9,7 @@ import { strikeBall } from './strike.ts';
 import { checkShot } from './validate.ts';
 
 /** Raised whenever the simulator's answers change, so that what was computed with an older one is not reused. */
-export const MODEL_VERSION = 'full-2';
+export const MODEL_VERSION = 'full-3';
 
 /**
  * Plays a shot: from the strike until every ball lies still.

@@ -2,7 +2,7 @@ import { array, boolean, object, string, type InferType } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { drillSchema } from './drill.ts';
 import { benchmarkSchema } from './benchmark.ts';
-import { count, finite, instant, pointSchema, text, uuid } from './fields.ts';
+import { choice, count, finite, instant, pointSchema, text, uuid } from './fields.ts';
 import { OUTCOMES } from './round.ts';
 import { tableStateSchema } from './tableCard.ts';
 
@@ -93,7 +93,48 @@ export const playersSchema = array(playerSchema).required();
 
 export const drillEntrySchema = object({ revision: count(1, 100_000), document: drillSchema }).required();
 export type DrillEntry = InferType<typeof drillEntrySchema>;
-export const drillEntriesSchema = array(drillEntrySchema).required();
+/** A drill to choose: the newest text of one that ships, or of one that the club wrote itself. */
+export const listedDrillSchema = drillEntrySchema.shape({
+  own: boolean().strict().required(),
+  archived: boolean().strict().required(),
+  favourite: boolean().strict().required(),
+});
+export type ListedDrill = InferType<typeof listedDrillSchema>;
+export const listedDrillsSchema = array(listedDrillSchema).required();
+
+/** A text that the club sends: on which revision it was written, null for a new drill. */
+export const drillChangeSchema = object({
+  document: drillSchema,
+  basedOn: count(1, 100_000).nullable().defined('${path} is missing'),
+})
+  .exact(UNKNOWN)
+  .required();
+
+export const archivedSchema = object({ archived: boolean().strict().required('${path} is missing') })
+  .exact(UNKNOWN)
+  .required();
+export const favouriteSchema = object({ favourite: boolean().strict().required('${path} is missing') })
+  .exact(UNKNOWN)
+  .required();
+
+/** A drill that comes from a file, and what became of it. */
+export const importSchema = object({ document: drillSchema }).exact(UNKNOWN).required();
+export const importReplySchema = object({
+  outcome: choice(['added', 'new revision', 'already here']),
+  slug: text(60),
+  revision: count(1, 100_000),
+}).required();
+export type ImportReply = InferType<typeof importReplySchema>;
+
+export const drillRevisionSchema = object({
+  revision: count(1, 100_000),
+  title: text(80),
+  writtenBy: text(80).nullable().defined(),
+  writtenAt: instant(),
+  rounds: count(0, 1e9),
+}).required();
+export type DrillRevision = InferType<typeof drillRevisionSchema>;
+export const drillRevisionsSchema = array(drillRevisionSchema).required();
 
 const outcome = () => string().strict().required().oneOf(OUTCOMES);
 
@@ -123,6 +164,8 @@ export const roundSchema = object({
     fingerprint: text(500),
   }).required(),
   drill: text(60),
+  /** The club wrote the drill itself. */
+  ownDrill: boolean().strict().default(false),
   revision: count(1, 100_000),
   stage: count(1, 9),
   shots: count(1, 100),

@@ -5,6 +5,7 @@ import { completeDrill } from './drillText/complete.ts';
 import { scoringSchema } from './drillText/counting.ts';
 import { areaSchema, placeSchema, UNKNOWN } from './drillText/places.ts';
 import { stageSchema } from './drillText/stage.ts';
+import { targetsSchema } from './drillText/targets.ts';
 import { taskSchema } from './drillText/task.ts';
 import { choice, count, finite, text, texts } from './fields.ts';
 
@@ -124,6 +125,8 @@ export const drillSchema = object({
     area: areaSchema.nullable().defined('${path} is missing'),
   }).exact(UNKNOWN),
   task: taskSchema,
+  /** What is to be met besides the window of the next ball. */
+  targets: targetsSchema,
   conditions: list(CONDITIONS),
   faults: object({
     missed: consequence(),
@@ -149,3 +152,4 @@ export const drillSchema = object({
 
 export type Drill = InferType<typeof drillSchema>;
 export type DrillStage = Drill['stages'][number];
+export type Target = Drill['targets'][number];

@@ -71,6 +71,7 @@ describe('the published schema of a drill', () => {
     'frozen-pair',
     'slipway',
     'in-or-out',
+    'five-buoys',
   ])('takes and refuses the same as the code, whatever part of %s is changed', (slug) => {
     const { text } = drills.find(({ name }) => name === `${slug}.drill.json`)!;
     const unlike: string[] = [];

@@ -11,9 +11,10 @@ import { startServer, stopServer } from '../../scripts/lib/server.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {
-    /** The built application with the demo club, and one that is still empty. */
+    /** The built application with the demo club, and two that are still empty. */
     demoUrl: string;
     emptyUrl: string;
+    otherUrl: string;
   }
 }
 
@@ -27,7 +28,9 @@ export default async function setup(project: TestProject): Promise<() => Promise
   chmodSync(folder, 0o755);
   const database = await startDatabase(path.join(folder, 'mariadb'));
   const connection = await createConnection(database.url);
-  await connection.query('CREATE DATABASE jolly_empty CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci');
+  for (const name of ['jolly_empty', 'jolly_other']) {
+    await connection.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  }
   await connection.end();
   const serve = async (url: string, demo: boolean) => {
     const port = String(await getPort({ host: '127.0.0.1' }));
@@ -36,11 +39,14 @@ export default async function setup(project: TestProject): Promise<() => Promise
   };
   const demo = await serve(database.url, true);
   const empty = await serve(database.url.replace(/\/jolly$/, '/jolly_empty'), false);
+  const other = await serve(database.url.replace(/\/jolly$/, '/jolly_other'), false);
   project.provide('demoUrl', demo.url);
   project.provide('emptyUrl', empty.url);
+  project.provide('otherUrl', other.url);
   return async () => {
     await stopServer(demo.server);
     await stopServer(empty.server);
+    await stopServer(other.server);
     await database.stop();
     rmSync(folder, { recursive: true, force: true });
   };

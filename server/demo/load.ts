@@ -6,7 +6,7 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
-import type { DrillEntry, StoredAttempt } from '../../core/records/club.ts';
+import type { StoredAttempt } from '../../core/records/club.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
@@ -18,7 +18,7 @@ import { insertAttempt } from '../db/queries/attempts.ts';
 import { storeBenchmark } from '../db/queries/benchmarks.ts';
 import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
-import { listDrills } from '../db/queries/drills.ts';
+import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { endRound, insertRound } from '../db/queries/rounds.ts';
 import { insertTable } from '../db/queries/tables.ts';
@@ -54,7 +54,7 @@ function ratingAt(career: Career, share: number): number {
 /** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 */
 export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
   if ((await countClubs(pool)) > 0) return false;
-  const drills = await listDrills(pool);
+  const drills = await listLibrary(pool);
   const passwords = await Promise.all(
     [...DEMO_COACHES, DEMO_PLAYER_SIGN_IN].map((p) => hashPassword(p.password)),
   );
@@ -99,7 +99,7 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
 }
 
 /** The table on which the demo's players play a drill: the first of its kind. */
-function homeOf({ document }: DrillEntry): DemoTable {
+function homeOf({ document }: StoredDrill): DemoTable {
   const table = DEMO_TABLES.find(({ card }) => card.preset === document.table);
   if (table === undefined) throw new Error(`loadDemo: there is no table for ${document.slug}`);
   return table;
@@ -118,7 +118,7 @@ async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: num
   }
 }
 
-async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Table): Promise<void> {
+async function storeBenchmarks(db: PoolConnection, entry: StoredDrill, table: Table): Promise<void> {
   for (const [i, stage] of entry.document.stages.entries()) {
     const plan = planFor(entry, i + 1, table);
     const drill = atStage(entry.document, i + 1);
@@ -126,6 +126,7 @@ async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Tab
     await storeBenchmark(
       db,
       {
+        owner: entry.owner,
         drill: entry.document.slug,
         revision: entry.revision,
         stage: i + 1,
@@ -141,7 +142,7 @@ async function storeBenchmarks(db: PoolConnection, entry: DrillEntry, table: Tab
 interface CareerOptions {
   readonly clubId: string;
   readonly player: DemoPlayer;
-  readonly drills: readonly DrillEntry[];
+  readonly drills: readonly StoredDrill[];
   readonly random: Random;
   readonly now: number;
 }
@@ -178,7 +179,7 @@ async function playCareer(db: PoolConnection, options: CareerOptions): Promise<v
 
 interface DemoRound extends CareerOptions {
   readonly id: string;
-  readonly entry: DrillEntry;
+  readonly entry: StoredDrill;
   readonly table: DemoTable;
   readonly rating: number;
   readonly startedAt: number;
@@ -205,6 +206,7 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
     tableRevision: 1,
     conditionsId: null,
     tableFingerprint: tableFingerprint(table),
+    drillOwner: entry.owner,
     drill: document.slug,
     revision: entry.revision,
     stage: stageNumber,

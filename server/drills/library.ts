@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { drillSchema, type Drill } from '../../core/records/drill.ts';
-import { storeRevision } from '../db/queries/drills.ts';
+import { LIBRARY, storeRevision } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
 
 /** Reads the drills that ship. @throws when a file is not a valid drill, naming the file */
@@ -18,10 +18,17 @@ export async function readLibrary(folder: string): Promise<readonly Drill[]> {
   );
 }
 
+/** Digest of a drill's text: two drills that say the same have the same. */
+export function digestOf(drill: Drill): string {
+  const { targets, ...rest } = drill;
+  // Texts from before there were targets keep their digest, and so their revision.
+  const text = JSON.stringify(targets.length === 0 ? rest : drill);
+  return createHash('sha256').update(text).digest('hex');
+}
+
 /** Brings the drills that ship into the database; a changed text becomes a new revision. */
 export async function storeLibrary(db: Database, drills: readonly Drill[]): Promise<void> {
   for (const drill of drills) {
-    const digest = createHash('sha256').update(JSON.stringify(drill)).digest('hex');
-    await storeRevision(db, drill, digest);
+    await storeRevision(db, LIBRARY, drill, digestOf(drill), null);
   }
 }

@@ -2,24 +2,24 @@ import { LRUCache } from 'lru-cache';
 import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import type { DrillEntry } from '../../core/records/club.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
-import { findDrill } from '../db/queries/drills.ts';
+import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
 
-/** Revisions that were asked for, by slug and number. A revision never changes, so every process may keep its own. */
-const revisions = new Map<string, DrillEntry>();
+/** Revisions that were asked for, by owner, slug and number. A revision never changes, so every process may keep its own. */
+const revisions = new Map<string, StoredDrill>();
 
 /** One revision of a drill, read and checked once. */
 export async function revisionOf(
   db: Database,
+  owner: string,
   slug: string,
   revision: number,
-): Promise<DrillEntry | undefined> {
-  const key = `${slug}|${String(revision)}`;
+): Promise<StoredDrill | undefined> {
+  const key = `${owner}|${slug}|${String(revision)}`;
   const known = revisions.get(key);
   if (known !== undefined) return known;
-  const entry = await findDrill(db, slug, revision);
+  const entry = await findDrill(db, owner, slug, revision);
   if (entry !== undefined) revisions.set(key, entry);
   return entry;
 }
@@ -34,8 +34,12 @@ const solved = new LRUCache<string, PlannedShot>({ max: 300 });
  * The planned stroke of a position drill at a stage on a table.
  * @throws UnplayableDrillError when the drill cannot be played there, or has no single shot to plan
  */
-export function planFor({ document, revision }: DrillEntry, stage: number, table: Table): PlannedShot {
-  const key = `${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
+export function planFor(
+  { owner, document, revision }: StoredDrill,
+  stage: number,
+  table: Table,
+): PlannedShot {
+  const key = `${owner}|${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
   const known = solved.get(key);
   if (known !== undefined) return known;
   const drill = atStage(document, stage);

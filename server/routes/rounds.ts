@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
-import type { DrillEntry, OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
+import type { OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
 import {
   endRoundSchema,
   newAttemptSchema,
@@ -23,6 +23,7 @@ import {
   reopenRound,
   type RoundHead,
 } from '../db/queries/rounds.ts';
+import { LIBRARY, ownerOf, type StoredDrill } from '../db/queries/drills.ts';
 import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { planFor, revisionOf } from '../drills/plans.ts';
@@ -36,7 +37,7 @@ import { visiblePlayer } from './players.ts';
 const TAP_SLACK = 0.002;
 
 /** A round is opened only where its shots can be counted: the planned stroke must do its work on this table. */
-function requirePlayable(entry: DrillEntry, stage: number, { table }: PlayedTable): void {
+function requirePlayable(entry: StoredDrill, stage: number, { table }: PlayedTable): void {
   try {
     planFor(entry, stage, table);
   } catch (error) {
@@ -61,8 +62,9 @@ export function roundRoutes(deps: Dependencies) {
     return round;
   }
 
-  async function drillOf(round: RoundHead) {
-    const entry = await revisionOf(deps.pool, round.drill, round.revision);
+  async function drillOf({ clubId }: Viewer, round: RoundHead) {
+    const owner = round.ownDrill ? clubId : LIBRARY;
+    const entry = await revisionOf(deps.pool, owner, round.drill, round.revision);
     if (entry === undefined) throw notFound('the drill of this round');
     return entry;
   }
@@ -81,7 +83,7 @@ export function roundRoutes(deps: Dependencies) {
     id: string,
     attempt: NewAttempt,
   ): Promise<StoredAttempt> {
-    const entry = await drillOf(round);
+    const entry = await drillOf(viewer, round);
     const stage = entry.document.stages[round.stage - 1];
     if (stage === undefined) throw notFound('the stage of this round');
     if (attempt.ordinal > round.shots) {
@@ -121,7 +123,7 @@ export function roundRoutes(deps: Dependencies) {
   /** All that a device needs to go on with a round. */
   async function openRoundOf(viewer: Viewer, head: RoundHead): Promise<OpenRound> {
     const { state } = await tableOf(viewer, head);
-    const { document } = await drillOf(head);
+    const { document } = await drillOf(viewer, head);
     return { round: await completeRound(deps.pool, head), document, tableState: state };
   }
 
@@ -136,7 +138,8 @@ export function roundRoutes(deps: Dependencies) {
       conditionsId: body.conditionsId,
     });
     if (played === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
-    const entry = await revisionOf(deps.pool, body.drill, body.revision);
+    const owner = await ownerOf(deps.pool, viewer.clubId, body.drill);
+    const entry = await revisionOf(deps.pool, owner, body.drill, body.revision);
     if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
     if (!tablesOf(entry.document).includes(played.state.card.preset)) {
       throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
@@ -156,6 +159,7 @@ export function roundRoutes(deps: Dependencies) {
       tableRevision: body.tableRevision,
       conditionsId: body.conditionsId,
       tableFingerprint: played.fingerprint,
+      drillOwner: owner,
       drill: body.drill,
       revision: body.revision,
       stage: body.stage,

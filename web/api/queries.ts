@@ -1,8 +1,10 @@
 import { queryOptions, skipToken } from '@tanstack/react-query';
 import {
   benchmarkReplySchema,
-  drillEntriesSchema,
   drillEntrySchema,
+  drillRevisionsSchema,
+  listedDrillSchema,
+  listedDrillsSchema,
   playerSchema,
   playersSchema,
   roundsSchema,
@@ -17,8 +19,9 @@ import {
   tableStateSchema,
   type TableRef,
 } from '../../core/records/tableCard.ts';
+import type { LevelName } from '../../core/player/levels.ts';
 import type { PositionDrill, PositionEntry } from '../../core/drill/positionDrill.ts';
-import { computeBenchmark, computeTolerance, solvePlan } from '../workers/solver.ts';
+import { computeBenchmark, computeTolerance, solvePlan, tryRound } from '../workers/solver.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
 import { ApiError, call, get } from './client.ts';
@@ -53,11 +56,26 @@ export const tablesQuery = queryOptions({
 });
 export const drillsQuery = queryOptions({
   queryKey: ['drills'],
-  queryFn: () => get('/drills', drillEntriesSchema),
+  queryFn: () => get('/drills', listedDrillsSchema),
 });
 
 export const drillQuery = (slug: string) =>
-  queryOptions({ queryKey: ['drills', slug], queryFn: () => get(`/drills/${slug}`, drillEntrySchema) });
+  queryOptions({ queryKey: ['drills', slug], queryFn: () => get(`/drills/${slug}`, listedDrillSchema) });
+
+/** A drill's text as it was at a revision; it never changes. */
+export const revisionQuery = (slug: string | undefined, revision: number) =>
+  queryOptions({
+    queryKey: ['drills', slug, 'revisions', revision],
+    staleTime: Infinity,
+    queryFn:
+      slug === undefined ? skipToken : () => get(`/drills/${slug}/revisions/${revision}`, drillEntrySchema),
+  });
+
+export const revisionsQuery = (slug: string) =>
+  queryOptions({
+    queryKey: ['drills', slug, 'revisions'],
+    queryFn: () => get(`/drills/${slug}/revisions`, drillRevisionsSchema),
+  });
 
 export const playerQuery = (id: string) =>
   queryOptions({ queryKey: ['players', id], queryFn: () => get(`/players/${id}`, playerSchema) });
@@ -92,6 +110,22 @@ export const planQuery = (drill: PositionDrill | undefined, on: TableAsPlayed | 
     retry: false,
     staleTime: Infinity,
     networkMode: 'always',
+  });
+
+/** A round by a virtual player; another seed is another round. Nothing is played while the drill is not ready. */
+export const tryQuery = (
+  drill: PositionDrill | undefined,
+  on: TableAsPlayed,
+  stage: number,
+  level: LevelName,
+  seed: number,
+) =>
+  queryOptions({
+    queryKey: ['try', drill, on, stage, level, seed],
+    queryFn: drill === undefined ? skipToken : () => tryRound(drill, on, stage, level, seed),
+    staleTime: Infinity,
+    networkMode: 'always',
+    retry: false,
   });
 
 /** How exactly each ball must be set. Nothing is computed for a drill without a planned stroke. */

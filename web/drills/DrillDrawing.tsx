@@ -7,6 +7,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import { buildTable, type Table } from '../../core/table/table.ts';
 import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
 import type { Orientation } from '../table/projection.ts';
+import { TargetMark } from '../table/TargetMark.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
 
@@ -50,6 +51,7 @@ export function DrillDrawing({
   const table = plan?.shot.table ?? given ?? buildTable(drill.table);
   const bands = drill.stages[stage - 1]?.bands ?? [];
   const paths = plan?.result.paths ?? [];
+  const balls = ballsOfSetUp(setUp(drill, table.preset, seed));
   return (
     <TableDrawing
       table={table}
@@ -58,6 +60,9 @@ export function DrillDrawing({
       {...(onTap === undefined ? {} : { onTap })}
     >
       {plan !== undefined && <WindowMark window={plan.window} bands={bands} wanted={plan.landing} />}
+      {drill.targets.map((target, i) => (
+        <TargetMark key={i} target={target} placed={balls} />
+      ))}
       {plan !== undefined &&
         paths
           .filter((path) => path.id === CUE_BALL || path.pieces.length > 1)
@@ -70,7 +75,7 @@ export function DrillDrawing({
             />
           ))}
       {plan !== undefined && <WantedMark at={plan.landing} />}
-      {ballsOfSetUp(setUp(drill, table.preset, seed)).map((ball) => {
+      {balls.map((ball) => {
         const at = positions === undefined ? ball : positions.get(ball.id);
         if (at === null || at === undefined) return null;
         return (

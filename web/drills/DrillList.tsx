@@ -1,17 +1,26 @@
-import { Chip, Group, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Button, Chip, Group, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useDisclosure } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { atStage } from '../../core/drill/stage.ts';
-import type { DrillEntry } from '../../core/records/club.ts';
+import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
+import type { ListedDrill } from '../../core/records/club.ts';
 import { FAMILIES, SKILLS } from '../../core/records/drill.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { drillsQuery } from '../api/queries.ts';
+import { drillsQuery, playersQuery } from '../api/queries.ts';
+import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
+import { useViewer } from '../app/viewer.ts';
 import { scoringInWords } from '../words/drillWords.ts';
+import { percent } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
-import { chooseDrills, type DrillChoice } from './chooseDrills.ts';
+import { chooseDrills, MARKS, type DrillChoice } from './chooseDrills.ts';
 import { DrillDrawing } from './DrillDrawing.tsx';
+import { saveDrillsFile } from './drillFiles.ts';
+import { FavouriteButton } from './FavouriteButton.tsx';
+import { ImportDialog } from './ImportDialog.tsx';
+import { usePracticeNeeds } from './usePracticeNeeds.ts';
 
 const TIMES = [
   { value: '10', label: 'up to 10 minutes' },
@@ -26,16 +35,21 @@ function choiceOf(params: URLSearchParams): DrillChoice {
     skill: SKILLS.find((skill) => skill === params.get('skill')),
     table: PRESET_IDS.find((preset) => preset === params.get('on')),
     minutes: params.has('time') ? Number(params.get('time')) : undefined,
+    only: MARKS.filter((mark) => params.getAll('only').includes(mark)),
   };
 }
 
 /** The drills, to choose from: what is wanted stands in the address, so that a choice can be shared. */
 export function DrillList() {
   const drills = useQuery(drillsQuery);
+  const players = useQuery(playersQuery);
+  const viewer = useViewer();
+  const [importing, importDialog] = useDisclosure(false);
   const [params, setParams] = useSearchParams();
-  if (drills.data === undefined) return <Loading what="the drills" error={drills.error} />;
   const choice = choiceOf(params);
-  const shown = chooseDrills(drills.data, choice);
+  const needs = usePracticeNeeds(drills.data ?? [], params.get('for'));
+  if (drills.data === undefined) return <Loading what="the drills" error={drills.error} />;
+  const shown = chooseDrills(drills.data, choice, needs);
   const set = (name: string, value: string | null) =>
     setParams(
       (before) => {
@@ -45,9 +59,39 @@ export function DrillList() {
       },
       { replace: true },
     );
+  const setMarks = (marks: string[]) =>
+    setParams(
+      (before) => {
+        before.delete('only');
+        for (const mark of marks) before.append('only', mark);
+        return before;
+      },
+      { replace: true },
+    );
   return (
     <Stack gap="sm">
-      <Title order={1}>Drills</Title>
+      <Group justify="space-between">
+        <Title order={1}>Drills</Title>
+        <Group gap={8}>
+          {viewer.role === 'coach' && (
+            <>
+              <Button component={Link} to="/drills/new">
+                New drill
+              </Button>
+              <Button variant="default" onClick={importDialog.open}>
+                From a file
+              </Button>
+            </>
+          )}
+          <Button
+            variant="default"
+            disabled={shown.length === 0}
+            onClick={() => saveDrillsFile(shown.map(({ document }) => document))}
+          >
+            To a file
+          </Button>
+        </Group>
+      </Group>
       <Group gap={8}>
         <Chip.Group
           value={choice.family ?? 'all'}
@@ -102,33 +146,72 @@ export function DrillList() {
           {shown.length === 1 ? '1 drill' : `${shown.length} drills`}
         </Text>
       </Group>
+      <Group gap={8}>
+        {players.data !== undefined && players.data.length > 0 && (
+          <Select
+            aria-label="For whom"
+            placeholder="for nobody in particular"
+            clearable
+            searchable
+            w={240}
+            data={players.data
+              .filter((each) => !each.archived)
+              .map(({ id, name }) => ({ value: id, label: name }))}
+            value={params.get('for')}
+            onChange={(value) => set('for', value)}
+          />
+        )}
+        <Chip.Group multiple value={[...choice.only]} onChange={setMarks}>
+          {MARKS.filter((mark) => params.has('for') || (mark !== 'due' && mark !== 'suits')).map((mark) => (
+            <Chip key={mark} value={mark} size="sm" color="indigo" variant="outline">
+              {mark === 'suits' ? 'Suits them' : capital(mark)}
+            </Chip>
+          ))}
+        </Chip.Group>
+      </Group>
       {shown.length === 0 && <Text>No drill is like this. Take one of the conditions away.</Text>}
       <SimpleGrid cols={{ base: 1, sm: 2, md: 4 }} spacing="sm">
         {shown.map((entry) => (
-          <DrillCard key={entry.document.slug} entry={entry} />
+          <DrillCard key={entry.document.slug} entry={entry} need={needs.get(entry.document.slug)} />
         ))}
       </SimpleGrid>
+      <ImportDialog opened={importing} onClose={importDialog.close} />
     </Stack>
   );
 }
 
-function DrillCard({ entry }: { readonly entry: DrillEntry }) {
+interface DrillCardProps {
+  readonly entry: ListedDrill;
+  readonly need: PracticeNeed | undefined;
+}
+
+function DrillCard({ entry, need }: DrillCardProps) {
   const { document } = entry;
   return (
-    <Link to={`/drills/${document.slug}`} className="card card-link">
-      <DrillDrawing drill={atStage(document, document.stages.length)} stage={1} small />
-      <Text fw={700} size="lg" mt="xs">
-        {document.title}
-      </Text>
-      <Text size="xs" c="dimmed">
-        {capital(document.family)}, {TABLE_PRESETS[document.table].name}, {document.minutes} minutes
-      </Text>
-      <Text size="sm" mt={4}>
-        {document.purpose}
-      </Text>
-      <Text size="xs" c="dimmed" mt={4}>
-        {scoringInWords(document)}
-      </Text>
-    </Link>
+    <div className="drill-card">
+      <Link to={`/drills/${document.slug}`} className="card card-link">
+        <DrillDrawing drill={atStage(document, document.stages.length)} stage={1} small />
+        <Text fw={700} size="lg" mt={4} pr={40}>
+          {document.title}
+        </Text>
+        <Text size="xs" c="dimmed">
+          {capital(document.family)}, {TABLE_PRESETS[document.table].name}, {document.minutes} minutes
+          {entry.own ? ', our own' : ''}
+        </Text>
+        <Text size="sm" mt={4}>
+          {document.purpose}
+        </Text>
+        <Text size="xs" c="dimmed" mt={4}>
+          {scoringInWords(document)}
+        </Text>
+        {need?.last !== undefined && (
+          <Text size="xs" mt={4} fw={700}>
+            Last {ago(new Date(need.last.at).toISOString())} with {percent(need.last.share)} of the best
+            {need.due ? ': due' : ''}
+          </Text>
+        )}
+      </Link>
+      <FavouriteButton entry={entry} />
+    </div>
   );
 }

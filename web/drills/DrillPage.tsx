@@ -6,7 +6,7 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
-import type { DrillEntry } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
@@ -22,7 +22,9 @@ import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
 import { BenchmarkPanel } from './BenchmarkPanel.tsx';
 import { DrillRules, SchoolCards } from './DrillRules.tsx';
+import { DrillActions } from './DrillActions.tsx';
 import { DrillDrawing } from './DrillDrawing.tsx';
+import { RevisionList } from './RevisionList.tsx';
 import { usePlayback } from './usePlayback.ts';
 import { useSetting } from './useSetting.ts';
 
@@ -37,7 +39,7 @@ export function DrillPage() {
 }
 
 interface DrillSheetProps {
-  readonly entry: DrillEntry;
+  readonly entry: ListedDrill;
   readonly tables: readonly ClubTable[];
 }
 
@@ -65,9 +67,12 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             <Text c="dimmed">
               {TABLE_PRESETS[drill.table].name},{' '}
               {drill.technique === null ? drill.family : term(drill.technique)}, about {drill.minutes} minutes
+              {entry.own ? `, the club’s own, revision ${entry.revision}` : ''}
+              {entry.archived ? ', put away' : ''}
             </Text>
           </div>
           <Group>
+            <DrillActions entry={entry} />
             <Button
               component={Link}
               to={`/drills/${drill.slug}/sheet?stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
@@ -148,6 +153,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           </>
         )}
         <SchoolCards schools={drill.schools} />
+        {entry.own && <RevisionList slug={drill.slug} />}
       </Stack>
     </div>
   );

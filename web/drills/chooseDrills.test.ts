@@ -3,23 +3,34 @@ import { describe, expect, it } from 'vitest';
 import { drillSchema } from '../../core/records/drill.ts';
 import { chooseDrills, type DrillChoice } from './chooseDrills.ts';
 
-const entries = readdirSync('library').map((name) => ({
-  revision: 1,
-  document: drillSchema.validateSync(JSON.parse(readFileSync(`library/${name}`, 'utf8'))),
-}));
+const FAVOURITE = 'two-fleets';
+const OWN = 'moored';
+const AWAY = 'slipway';
+
+const entries = readdirSync('library').map((name) => {
+  const document = drillSchema.validateSync(JSON.parse(readFileSync(`library/${name}`, 'utf8')));
+  return {
+    revision: 1,
+    document,
+    own: document.slug === OWN,
+    favourite: document.slug === FAVOURITE,
+    archived: document.slug === AWAY,
+  };
+});
 const ANY: DrillChoice = {
   words: '',
   family: undefined,
   skill: undefined,
   table: undefined,
   minutes: undefined,
+  only: [],
 };
 const slugs = (choice: Partial<DrillChoice>) =>
   chooseDrills(entries, { ...ANY, ...choice }).map((entry) => entry.document.slug);
 
 describe('choosing a drill', () => {
   it('without a wish shows all, by title', () => {
-    expect(slugs({})).toHaveLength(entries.length);
+    expect(slugs({})).toHaveLength(entries.length - 1);
     const titles = chooseDrills(entries, ANY).map((entry) => entry.document.title);
     expect([...titles].sort()).toEqual(titles);
   });
@@ -37,5 +48,25 @@ describe('choosing a drill', () => {
       expect(document.minutes).toBeLessThanOrEqual(20);
     }
     expect(slugs({ family: 'break', minutes: 10 })).toEqual([]);
+  });
+
+  it('by marks: own, favourites, and what is put away only when it is asked for', () => {
+    expect(slugs({ only: ['favourites'] })).toEqual([FAVOURITE]);
+    expect(slugs({ only: ['our own'] })).toEqual([OWN]);
+    expect(slugs({ only: ['favourites', 'our own'] })).toEqual([]);
+    expect(slugs({})).not.toContain(AWAY);
+    expect(slugs({ only: ['put away'] })).toEqual([AWAY]);
+  });
+
+  it('by what a player needs, as the rounds say', () => {
+    const needs = new Map([
+      ['moored', { due: true, suits: false, last: undefined }],
+      ['two-fleets', { due: true, suits: true, last: undefined }],
+    ]);
+    const chosen = (only: DrillChoice['only']) =>
+      chooseDrills(entries, { ...ANY, only }, needs).map((entry) => entry.document.slug);
+    expect([...chosen(['due'])].sort()).toEqual(['moored', 'two-fleets']);
+    expect(chosen(['due', 'suits'])).toEqual(['two-fleets']);
+    expect(slugs({ only: ['due'] })).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import { tablesOf } from '../../core/drill/stage.ts';
-import type { DrillEntry } from '../../core/records/club.ts';
+import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
+import type { ListedDrill } from '../../core/records/club.ts';
 import type { Family, Skill } from '../../core/records/drill.ts';
 import type { PresetId } from '../../core/table/preset.ts';
 
@@ -11,16 +12,45 @@ export interface DrillChoice {
   readonly table: PresetId | undefined;
   /** Time that there is. */
   readonly minutes: number | undefined;
+  readonly only: readonly Mark[];
 }
 
-/** The drills that are like the choice, by family and title. Each word must stand somewhere in the drill's text. */
-export function chooseDrills(entries: readonly DrillEntry[], choice: DrillChoice): readonly DrillEntry[] {
+/** What a drill may be marked with: by the viewer, by the club, or by the rounds of a player. */
+export const MARKS = ['favourites', 'our own', 'due', 'suits', 'put away'] as const;
+export type Mark = (typeof MARKS)[number];
+
+function hasMark(entry: ListedDrill, mark: Mark, need: PracticeNeed | undefined): boolean {
+  switch (mark) {
+    case 'favourites':
+      return entry.favourite;
+    case 'our own':
+      return entry.own;
+    case 'due':
+      return need?.due === true;
+    case 'suits':
+      return need?.suits === true;
+    case 'put away':
+      return entry.archived;
+  }
+}
+
+/**
+ * The drills that are like the choice, by title. Each word must stand somewhere in the drill's text; what is put away
+ * is shown only when it is asked for.
+ * @param needs what the rounds of the player say whom they are chosen for; empty without one
+ */
+export function chooseDrills(
+  entries: readonly ListedDrill[],
+  choice: DrillChoice,
+  needs: ReadonlyMap<string, PracticeNeed> = new Map(),
+): readonly ListedDrill[] {
   const words = choice.words
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
   return entries
-    .filter(({ document }) => {
+    .filter((entry) => {
+      const { document } = entry;
       const text = [document.title, document.purpose, document.family, ...document.skills, ...document.advice]
         .join(' ')
         .toLowerCase();
@@ -29,7 +59,9 @@ export function chooseDrills(entries: readonly DrillEntry[], choice: DrillChoice
         (choice.skill === undefined || document.skills.includes(choice.skill)) &&
         (choice.table === undefined || tablesOf(document).includes(choice.table)) &&
         (choice.minutes === undefined || document.minutes <= choice.minutes) &&
-        words.every((word) => text.includes(word))
+        words.every((word) => text.includes(word)) &&
+        entry.archived === choice.only.includes('put away') &&
+        choice.only.every((mark) => hasMark(entry, mark, needs.get(document.slug)))
       );
     })
     .sort((a, b) => (a.document.title < b.document.title ? -1 : 1));

@@ -5,7 +5,8 @@ import { paceWord } from './eventWords.ts';
 import { TipPicker, tipWords } from './TipPicker.tsx';
 
 interface StrokePanelProps {
-  readonly strike: Strike;
+  /** Without a direction it is not for the hand to set. */
+  readonly strike: Omit<Strike, 'ball' | 'direction'> & { readonly direction?: number };
   readonly onChange: (change: Partial<Strike>, sameStep: boolean) => void;
 }
 
@@ -26,16 +27,18 @@ export function StrokePanel({ strike, onChange }: StrokePanelProps) {
         <TipPicker tip={strike.tip} onChange={(tip, sameStep) => onChange({ tip }, sameStep)} />
         <Stack gap={6} style={{ flex: 1, minWidth: 0 }}>
           <Text size="sm">Tip {tipWords(strike.tip)}</Text>
-          <NumberInput
-            label="Direction, degrees"
-            size="xs"
-            decimalScale={2}
-            step={0.1}
-            value={Math.round(toDegrees(strike.direction) * 100) / 100}
-            onChange={(value) =>
-              typeof value === 'number' && onChange({ direction: wrapAngle(toRadians(value)) }, false)
-            }
-          />
+          {strike.direction !== undefined && (
+            <NumberInput
+              label="Direction, degrees"
+              size="xs"
+              decimalScale={2}
+              step={0.1}
+              value={Math.round(toDegrees(strike.direction) * 100) / 100}
+              onChange={(value) =>
+                typeof value === 'number' && onChange({ direction: wrapAngle(toRadians(value)) }, false)
+              }
+            />
+          )}
         </Stack>
       </Group>
       <Text size="sm" mt={8} id="pace-label">

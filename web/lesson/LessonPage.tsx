@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage, tablesOf } from '../../core/drill/stage.ts';
-import type { DrillEntry, OpenRound, Player } from '../../core/records/club.ts';
+import type { ListedDrill, OpenRound, Player } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
 import { tableOfCard } from '../../core/table/card.ts';
@@ -29,7 +29,7 @@ export function LessonPage() {
     <StartRound
       players={players.data.filter((player) => !player.archived)}
       // Only these have a scoring screen so far.
-      drills={drills.data.filter((entry) => isPositionDrill(entry.document))}
+      drills={drills.data.filter((entry) => !entry.archived && isPositionDrill(entry.document))}
       tables={tables.data}
     />
   );
@@ -37,7 +37,7 @@ export function LessonPage() {
 
 interface StartRoundProps {
   readonly players: readonly Player[];
-  readonly drills: readonly DrillEntry[];
+  readonly drills: readonly ListedDrill[];
   readonly tables: readonly ClubTable[];
 }
 
@@ -87,6 +87,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
           fingerprint: tableFingerprint(built),
         },
         drill: document.slug,
+        ownDrill: entry.own,
         revision,
         stage,
         shots: drill.scoring.shots,

@@ -6,7 +6,7 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { DrillEntry, Player, Round } from '../../core/records/club.ts';
 import { call } from '../api/client.ts';
-import { drillsQuery, playerQuery, playerRoundsQuery, playersQuery } from '../api/queries.ts';
+import { drillsQuery, playerQuery, playerRoundsQuery, playersQuery, revisionQuery } from '../api/queries.ts';
 import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
@@ -88,9 +88,11 @@ function Progress({ rounds, drills }: ProgressProps) {
     kinds.find((kind) => kind.key === params.get('kind')) ??
     kinds.find((kind) => kind.drill === params.get('drill')) ??
     kinds[0];
+  // Rounds are told by the text that they were played by, also when the drill has changed since.
+  const entry = useQuery(revisionQuery(chosen?.drill, chosen?.revision ?? 1));
   if (chosen === undefined) return null;
-  const entry = drills.find((each) => each.document.slug === chosen.drill);
-  const drill = entry === undefined ? undefined : atStage(entry.document, chosen.stage);
+  const drill = entry.data === undefined ? undefined : atStage(entry.data.document, chosen.stage);
+  const current = drills.find((each) => each.document.slug === chosen.drill);
   const comparable = comparableRounds(rounds, chosen);
   const unlike = roundsOnUnlikeTables(rounds, chosen).length;
   const early = rounds.filter((round) => sameKind(round, chosen)).length - comparable.length;
@@ -112,16 +114,17 @@ function Progress({ rounds, drills }: ProgressProps) {
         value={chosen.key}
         onChange={(value) => value !== null && setParams({ kind: value }, { replace: true })}
       />
-      {entry === undefined ||
-      entry.revision !== chosen.revision ||
-      drill === undefined ||
-      !isPositionDrill(drill) ? (
-        <Text>
-          This drill has a newer revision; rounds of the old one are kept and cannot be compared with it.
+      {chosen.revision !== current?.revision && (
+        <Text size="sm">
+          Played by revision {chosen.revision}. The drill has been changed since: these rounds are compared
+          among themselves, not with those of newer revisions.
         </Text>
+      )}
+      {drill === undefined || !isPositionDrill(drill) ? (
+        <Loading what="the drill" error={entry.error} />
       ) : (
         <DrillProgress
-          entry={{ revision: entry.revision, document: drill }}
+          entry={{ revision: chosen.revision, document: drill }}
           stage={chosen.stage}
           table={chosen.table}
           rounds={comparable}

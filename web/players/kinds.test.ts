@@ -13,6 +13,7 @@ function round(change: Partial<Round>): Round {
     player: { id: 'p', name: 'P', hand: 'right' },
     table: table('t', 'as it ships'),
     drill: 'harbour-turn',
+    ownDrill: false,
     revision: 1,
     stage: 1,
     shots: 2,

@@ -29,6 +29,10 @@ export function taskInWords({ task }: Drill, vocabulary: Vocabulary): string {
   switch (task.kind) {
     case 'position':
       return `Pot the ${task.pot} and come on to the ${task.next.ball}.`;
+    case 'land':
+      return task.pot === null
+        ? 'Bring the cue ball to rest in the targets.'
+        : `Pot the ${task.pot.ball} and bring the cue ball to rest in the targets.`;
     case 'clear':
       return `Clear the table ${orderInWords(task.order)}.`;
     case 'break':

@@ -3,6 +3,8 @@ import type { BallTolerance } from '../../core/drill/rebuildTolerance.ts';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import type { LevelName } from '../../core/player/levels.ts';
+import type { VirtualRound } from '../../core/scoring/virtualRound.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
@@ -24,6 +26,16 @@ export function computeBenchmark(
   onProgress: (share: number) => void,
 ): Promise<Benchmark> {
   return solver().benchmark(drill, on, stage, proxy(onProgress));
+}
+
+export function tryRound(
+  drill: PositionDrill,
+  on: TableAsPlayed,
+  stage: number,
+  level: LevelName,
+  seed: number,
+): Promise<VirtualRound> {
+  return solver().tryRound(drill, on, stage, level, seed);
 }
 
 export function computeTolerance(

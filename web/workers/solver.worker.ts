@@ -4,6 +4,8 @@ import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { LevelBenchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import type { DrillStage } from '../../core/records/drill.ts';
+import { playVirtualRound } from '../../core/scoring/virtualRound.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
@@ -19,13 +21,21 @@ function planOf(drill: PositionDrill, { card, conditions }: TableAsPlayed): Plan
   return last.plan;
 }
 
+function stageOf(drill: PositionDrill, number: number): DrillStage {
+  const stage = drill.stages[number - 1];
+  if (stage === undefined) throw new RangeError(`the drill has no stage ${number}`);
+  return stage;
+}
+
 const solver: Solver = {
   plan: planOf,
   tolerance: (drill, { card, conditions }, onProgress) =>
     rebuildTolerance(drill, tableOfCard(card, conditions), onProgress),
+  tryRound(drill, on, stageNumber, level, seed) {
+    return playVirtualRound(drill, stageOf(drill, stageNumber), planOf(drill, on), level, seed);
+  },
   async benchmark(drill, on, stageNumber, onProgress) {
-    const stage = drill.stages[stageNumber - 1];
-    if (stage === undefined) throw new RangeError(`benchmark: the drill has no stage ${stageNumber}`);
+    const stage = stageOf(drill, stageNumber);
     const plan = planOf(drill, on);
     const levels: LevelBenchmark[] = [];
     for (const [i, level] of LEVEL_NAMES.entries()) {

@@ -16,6 +16,7 @@ const DEFAULTS = {
   thrown: null,
   rack: null,
   cueBall: { start: 'placed', area: null },
+  targets: [],
   conditions: [],
   faults: {},
   repair: 'play on',

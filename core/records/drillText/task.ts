@@ -7,6 +7,7 @@ import { CUSHION_SIDES, UNKNOWN } from './places.ts';
 /** What is asked of the player. */
 export const TASK_KINDS = [
   'position',
+  'land',
   'clear',
   'break',
   'kick',
@@ -36,6 +37,15 @@ const position = object({
   pot: text(12),
   pocket: pocket(),
   next: object({ ball: text(12), pocket: pocket() }).exact(UNKNOWN),
+}).exact(UNKNOWN);
+
+/** Pot a ball, or none, so that the cue ball comes to rest in the drill's targets. */
+const land = object({
+  kind: kind('land'),
+  pot: object({ ball: text(12), pocket: pocket() })
+    .exact(UNKNOWN)
+    .nullable()
+    .defined('${path} is missing'),
 }).exact(UNKNOWN);
 
 /** Pot all balls, in an order. */
@@ -88,7 +98,7 @@ const call = object({
   difficulty: finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1'),
 }).exact(UNKNOWN);
 
-const SCHEMAS = { position, clear, break: breakShot, kick, plant, double, safety, call } as const;
+const SCHEMAS = { position, land, clear, break: breakShot, kick, plant, double, safety, call } as const;
 
 function isKind(name: unknown): name is TaskKind {
   return TASK_KINDS.some((each) => each === name);

@@ -5,6 +5,8 @@ import type { Database } from '../pool.ts';
 
 /** Everything that a benchmark depends on. */
 export interface BenchmarkKey {
+  /** Whose text the drill is: see LIBRARY. */
+  readonly owner: string;
   readonly drill: string;
   readonly revision: number;
   readonly stage: number;
@@ -18,12 +20,20 @@ interface BenchmarkRow extends RowDataPacket {
 }
 
 function parts(key: BenchmarkKey): (string | number)[] {
-  return [key.drill, key.revision, key.stage, key.tableFingerprint, key.modelVersion, key.levelVersion];
+  return [
+    key.owner,
+    key.drill,
+    key.revision,
+    key.stage,
+    key.tableFingerprint,
+    key.modelVersion,
+    key.levelVersion,
+  ];
 }
 
 export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Benchmark | undefined> {
   const [rows] = await db.execute<BenchmarkRow[]>(
-    `SELECT document FROM benchmarks WHERE drill = ? AND revision = ? AND stage = ?
+    `SELECT document FROM benchmarks WHERE owner = ? AND drill = ? AND revision = ? AND stage = ?
        AND table_fingerprint = ? AND model_version = ? AND level_version = ?`,
     parts(key),
   );
@@ -34,8 +44,8 @@ export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Be
 export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
   await db.execute(
     `INSERT IGNORE INTO benchmarks
-       (drill, revision, stage, table_fingerprint, model_version, level_version, document)
-     VALUES (?, ?, ?, ?, ?, ?, ?)`,
+       (owner, drill, revision, stage, table_fingerprint, model_version, level_version, document)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
     [...parts(key), JSON.stringify(benchmark)],
   );
 }

@@ -2,6 +2,7 @@ import type { RowDataPacket } from 'mysql2/promise';
 import type { Player, Round, RoundSummary } from '../../../core/records/club.ts';
 import type { Database } from '../pool.ts';
 import { listAttempts } from './attempts.ts';
+import { LIBRARY } from './drills.ts';
 
 export interface NewRoundRow {
   readonly id: string;
@@ -12,6 +13,7 @@ export interface NewRoundRow {
   readonly tableRevision: number;
   readonly conditionsId: string | null;
   readonly tableFingerprint: string;
+  readonly drillOwner: string;
   readonly drill: string;
   readonly revision: number;
   readonly stage: number;
@@ -30,6 +32,7 @@ interface RoundRow extends RowDataPacket {
   table_fingerprint: string;
   table_revision: number;
   conditions_id: string | null;
+  drill_owner: string;
   drill: string;
   revision: number;
   stage: number;
@@ -54,7 +57,7 @@ interface SummaryRow extends RowDataPacket {
 }
 
 const ROUND_SELECT = `SELECT r.id, r.player_id, p.name AS player_name, p.hand, r.table_id, t.name AS table_name,
-    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill, r.revision, r.stage, r.shots,
+    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill_owner, r.drill, r.revision, r.stage, r.shots,
     r.started_at, r.ended_at, r.ended_early
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
 
@@ -74,6 +77,7 @@ function headOf(row: RoundRow): RoundHead {
       fingerprint: row.table_fingerprint,
     },
     drill: row.drill,
+    ownDrill: row.drill_owner !== LIBRARY,
     revision: row.revision,
     stage: row.stage,
     shots: row.shots,
@@ -95,8 +99,8 @@ async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<
 export async function insertRound(db: Database, round: NewRoundRow): Promise<void> {
   await db.execute(
     `INSERT IGNORE INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
-       table_fingerprint, drill, revision, stage, shots, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       table_fingerprint, drill_owner, drill, revision, stage, shots, started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       round.id,
       round.clubId,
@@ -106,6 +110,7 @@ export async function insertRound(db: Database, round: NewRoundRow): Promise<voi
       round.tableRevision,
       round.conditionsId,
       round.tableFingerprint,
+      round.drillOwner,
       round.drill,
       round.revision,
       round.stage,

@@ -1,0 +1,149 @@
+import { ValidationError } from 'yup';
+import { checkShot, InvalidShotError } from '../motion/validate.ts';
+import { drillSchema, type Drill, type Order } from '../records/drill.ts';
+import { TABLE_PRESETS } from '../table/presets.ts';
+import { buildTable } from '../table/table.ts';
+import { objectBalls } from './round.ts';
+import { CUE_BALL } from './layout.ts';
+import { ballsOfSetUp, setUp } from './setUp.ts';
+import { atStage, tablesOf } from './stage.ts';
+import { mostTargetPoints } from './targets.ts';
+
+/** What keeps a drill from being used, in words, with the part of the text that it lies in. */
+export interface Problem {
+  readonly field: string;
+  readonly words: string;
+}
+
+/** A seed is as good as another to see whether a throw finds room. */
+const SEED = 1;
+
+function ofText(drill: Drill): readonly Problem[] {
+  try {
+    drillSchema.validateSync(drill, { abortEarly: false });
+    return [];
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const all = error.inner.length === 0 ? [error] : error.inner;
+    return all.map(({ path = '', message }) => ({ field: path, words: message }));
+  }
+}
+
+function ballsOfOrder(order: Order): readonly string[] {
+  switch (order.kind) {
+    case 'listed':
+      return order.balls;
+    case 'groups':
+      return order.groups.flat();
+    case 'suits':
+      return [...order.suits.flat(), order.last];
+    case 'money ball':
+      return [order.ball];
+    case 'any':
+    case 'rotation':
+    case 'red and colour':
+      return [];
+  }
+}
+
+/** The balls that a drill's task speaks of, and the field that does. */
+function ballsOfTask({ task }: Drill): readonly { readonly field: string; readonly id: string }[] {
+  switch (task.kind) {
+    case 'position':
+      return [
+        { field: 'task.pot', id: task.pot },
+        { field: 'task.next.ball', id: task.next.ball },
+      ];
+    case 'land':
+      return task.pot === null ? [] : [{ field: 'task.pot.ball', id: task.pot.ball }];
+    case 'clear':
+      return ballsOfOrder(task.order).map((id) => ({ field: 'task.order', id }));
+    case 'kick':
+    case 'safety':
+      return [{ field: 'task.target', id: task.target }];
+    case 'plant':
+      return [
+        { field: 'task.first', id: task.first },
+        { field: 'task.pot', id: task.pot },
+      ];
+    case 'double':
+      return [{ field: 'task.pot', id: task.pot }];
+    case 'break':
+    case 'call':
+      return [];
+  }
+}
+
+function ofNames(drill: Drill): readonly Problem[] {
+  const known = [CUE_BALL, ...objectBalls(drill)];
+  const named = [
+    ...ballsOfTask(drill),
+    ...drill.stages.flatMap((stage, i) =>
+      [...stage.without, ...stage.moved.map((ball) => ball.id)].map((id) => ({
+        field: `stages[${i}]`,
+        id,
+      })),
+    ),
+  ];
+  return named
+    .filter(({ id }) => !known.includes(id))
+    .map(({ field, id }) => ({ field, words: `${field}: there is no ball ${id}` }));
+}
+
+function ofScoring(drill: Drill): readonly Problem[] {
+  const problems: Problem[] = [];
+  if (drill.task.kind === 'position' && drill.plan === null) {
+    problems.push({ field: 'plan', words: 'plan is missing: a position drill needs its planned stroke' });
+  }
+  if (drill.task.kind === 'land' && mostTargetPoints(drill.targets) === 0) {
+    problems.push({ field: 'targets', words: 'targets are missing: draw where the cue ball should stop' });
+  }
+  if (drill.task.kind === 'position' && mostTargetPoints(drill.targets) > 0) {
+    const words =
+      'targets count nothing here: coming on to a next ball is counted by its window; ask to land in targets instead';
+    problems.push({ field: 'targets', words });
+  }
+  drill.stages.forEach((stage, i) => {
+    const scoring = stage.scoring ?? drill.scoring;
+    if (scoring.method !== 'zone-points' || drill.task.kind === 'land') return;
+    if (stage.bands.length === 0) {
+      const field = `stages[${i}].bands`;
+      problems.push({ field, words: `${field} are missing: no landing would earn a point` });
+    }
+  });
+  return problems;
+}
+
+/** Whether the balls can be set, stage by stage and on every kind of table that the drill is for. */
+function ofLayout(drill: Drill): readonly Problem[] {
+  const problems: Problem[] = [];
+  for (const id of tablesOf(drill)) {
+    const table = buildTable(id);
+    for (const [i, stage] of drill.stages.entries()) {
+      try {
+        const balls = ballsOfSetUp(setUp(atStage(drill, i + 1), table.preset, SEED));
+        const [struck] = balls;
+        if (struck === undefined) continue;
+        const tip = { side: 0, height: 0 };
+        checkShot({ table, balls, strike: { ball: struck.id, speed: 0, direction: 0, tip, elevation: 0 } });
+      } catch (error) {
+        if (!(error instanceof RangeError || error instanceof InvalidShotError)) throw error;
+        const words = error.message.replace(/^\w+: /, '');
+        const where = `${TABLE_PRESETS[id].name}, ${stage.title === '' ? `stage ${i + 1}` : stage.title}`;
+        problems.push({ field: 'balls', words: `balls on the ${where}: ${words}` });
+      }
+    }
+  }
+  return problems;
+}
+
+/**
+ * What keeps a drill from being used: fields that are missing or wrong, balls that it names and does not set, points
+ * that cannot be earned, layouts that cannot be set. Whether the planned stroke does its work is another question
+ * (see planShot). Nothing is said twice, and of layouts only when the text is in order.
+ */
+export function problemsOf(drill: Drill): readonly Problem[] {
+  const text = [...ofText(drill), ...ofNames(drill), ...ofScoring(drill)];
+  const all = text.length > 0 ? text : ofLayout(drill);
+  return all.filter(({ words }, i) => all.findIndex((other) => other.words === words) === i);
+}

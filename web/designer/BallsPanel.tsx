@@ -1,0 +1,128 @@
+import { Button, Group, NumberInput, Text } from '@mantine/core';
+import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { sharePlace } from '../../core/drill/snapPlace.ts';
+import type { Drill, PlaceText } from '../../core/records/drill.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { addBall, freeNames, placeBall, removeBall, shown, type Part } from './edits.ts';
+import { TargetList } from './TargetList.tsx';
+import { ThrowForm } from './ThrowForm.tsx';
+
+export interface PanelProps {
+  readonly drill: Drill;
+  readonly edit: (drill: Drill, step?: string) => void;
+}
+
+interface BallsPanelProps extends PanelProps {
+  readonly part: Part;
+  readonly selected: string;
+  readonly onSelect: (id: string) => void;
+}
+
+/** How a place is bound, in words: a drill can be set on another table by it. */
+function placeWords(at: PlaceText): string {
+  if ('spot' in at) return `on the ${at.spot} spot`;
+  if ('diamonds' in at) return 'at a diamond';
+  if ('frozen' in at) return `frozen to the ${at.frozen} cushion`;
+  if ('beside' in at) return `against the ${at.beside}`;
+  return 'share' in at ? 'in proportion to the table' : 'in metres';
+}
+
+/** How many names are offered at once. */
+const OFFERED = 12;
+
+/** The balls of the drill: which is in hand, where it lies, more and fewer of them; targets and throws. */
+export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanelProps) {
+  const preset = TABLE_PRESETS[drill.table];
+  const view = shown(drill, part);
+  const text = view.balls.find((ball) => ball.id === selected);
+  const placed = safely(view).find((ball) => ball.id === selected);
+  const move = (to: { readonly x: number; readonly y: number }) =>
+    edit(placeBall(drill, part, selected, sharePlace(to, preset)), `typed ${selected}`);
+  return (
+    <>
+      <Group gap={6}>
+        {view.balls.map(({ id }) => (
+          <Button
+            key={id}
+            size="xs"
+            variant={id === selected ? 'filled' : 'default'}
+            aria-pressed={id === selected}
+            onClick={() => onSelect(id)}
+          >
+            {id === CUE_BALL ? 'cue ball' : id}
+          </Button>
+        ))}
+      </Group>
+      {text !== undefined && placed !== undefined && (
+        <>
+          <Text size="sm" mt={6}>
+            Lies {placeWords(text.at)}.
+          </Text>
+          <Group mt={4} gap={8} align="end" wrap="nowrap">
+            {(
+              [
+                ['From the head, mm', 'x', preset.length],
+                ['From the right, mm', 'y', preset.width],
+              ] as const
+            ).map(([label, axis, size]) => (
+              <NumberInput
+                key={axis}
+                label={label}
+                size="xs"
+                hideControls
+                min={0}
+                max={1000 * size}
+                decimalScale={1}
+                value={Number((1000 * placed[axis]).toFixed(1))}
+                onChange={(value) => typeof value === 'number' && move({ ...placed, [axis]: value / 1000 })}
+              />
+            ))}
+            <Button
+              size="xs"
+              variant="default"
+              style={{ flexShrink: 0 }}
+              onClick={() => edit(removeBall(drill, part, selected))}
+            >
+              {part === 'base' ? 'Take off' : 'Not in this stage'}
+            </Button>
+          </Group>
+        </>
+      )}
+      <Group gap={4} mt={8}>
+        <Text size="sm" c="dimmed">
+          Put on
+        </Text>
+        {freeNames(drill)
+          .slice(0, OFFERED)
+          .map((id) => (
+            <Button
+              key={id}
+              size="compact-xs"
+              variant="default"
+              onClick={() => {
+                edit(addBall(drill, id));
+                onSelect(id);
+              }}
+            >
+              {id === CUE_BALL ? 'cue ball' : id}
+            </Button>
+          ))}
+      </Group>
+      <ThrowForm drill={drill} edit={edit} />
+      <TargetList drill={drill} edit={edit} />
+      <Text size="xs" c="dimmed" mt={10}>
+        Drag balls, or with the table in focus: arrows move the ball in hand (Shift a quarter diamond, Alt 1
+        mm), N takes the next, Ctrl Z undoes.
+      </Text>
+    </>
+  );
+}
+
+function safely(drill: Drill) {
+  try {
+    return layOut(drill, TABLE_PRESETS[drill.table]);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return [];
+  }
+}

@@ -1,0 +1,237 @@
+import { Alert, Button, Group, Tabs, Text, TextInput } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { problemsOf } from '../../core/drill/problems.ts';
+import { layOut } from '../../core/drill/layout.ts';
+import { drillSchema, type Drill } from '../../core/records/drill.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { drillsQuery, planQuery } from '../api/queries.ts';
+import { call } from '../api/client.ts';
+import { clock } from '../app/dates.ts';
+import { usePlayback } from '../drills/usePlayback.ts';
+import { chooseShipped } from '../hall/tableChoice.ts';
+import { BallsPanel } from './BallsPanel.tsx';
+import { DesignerTable, type Tool } from './DesignerTable.tsx';
+import { DesignerTools } from './DesignerTools.tsx';
+import { dropDraft, keepDraft, type Draft } from './draftStore.ts';
+import { placeBall, placeFor, shown, withTitle, type Part } from './edits.ts';
+import { change, redo, startHistory, undo } from './history.ts';
+import { problemsInWords } from './problemWords.ts';
+import { RulesPanel } from './RulesPanel.tsx';
+import { StagesPanel } from './StagesPanel.tsx';
+import { StrokePart } from './StrokePart.tsx';
+import { TaskPanel } from './TaskPanel.tsx';
+import { TextPanel } from './TextPanel.tsx';
+import { TryPanel } from './TryPanel.tsx';
+
+interface DesignerProps {
+  /** Under which the draft is kept on this device. */
+  readonly draftName: string;
+  readonly start: Pick<Draft, 'drill' | 'basedOn'>;
+  /** What was left unsaved here before. */
+  readonly kept: Draft | undefined;
+}
+
+/** How many things that are missing are told at once. */
+const SHOWN = 4;
+
+/** A drill in the making: set on the table, its stroke played at once, every change kept and undone at will. */
+export function Designer({ draftName, start, kept }: DesignerProps) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [basedOn, setBasedOn] = useState(kept?.basedOn ?? start.basedOn);
+  const [history, setHistory] = useState(() => startHistory(kept?.drill ?? start.drill));
+  const [keptAt, setKeptAt] = useState(kept?.at);
+  const [selected, setSelected] = useState(history.present.balls[0]?.id ?? '');
+  const [part, setPart] = useState<Part>('base');
+  const [tool, setTool] = useState<Tool>('move');
+  const [snap, setSnap] = useState(true);
+  const [failure, setFailure] = useState<string>();
+  const drill = history.present;
+  const edit = (next: Drill, step?: string) => setHistory((before) => change(before, next, step));
+
+  const unchanged = drill === start.drill;
+  useEffect(() => {
+    if (unchanged) return;
+    const at = Date.now();
+    void keepDraft(draftName, { drill, basedOn, at }).then(() => setKeptAt(at));
+  }, [draftName, drill, basedOn, unchanged]);
+
+  const problems = problemsOf(drill);
+  const missing = problemsInWords(problems);
+  const ready = problems.length === 0;
+  const stage = part === 'base' ? drill.stages.length : part;
+  const view = shown(drill, part);
+  // The stroke can be played before the text is written.
+  const playable = problems.every(({ field }) => /title$|^slug|^purpose|^advice|^targets/.test(field));
+  const position = playable && isPositionDrill(view) ? view : undefined;
+  const { on } = chooseShipped(drill.table);
+  const plan = useQuery({ ...planQuery(position, on), placeholderData: (before) => before });
+  const current = position === undefined ? undefined : plan.data;
+  const playback = usePlayback(current);
+
+  async function save() {
+    setFailure(undefined);
+    try {
+      const document = drillSchema.validateSync(drill);
+      await call('PUT', `/drills/${document.slug}`, { document, basedOn });
+      await dropDraft(draftName);
+      await queries.invalidateQueries({ queryKey: drillsQuery.queryKey });
+      await navigate(`/drills/${document.slug}`);
+    } catch (error) {
+      setFailure(error instanceof Error ? error.message : 'the save failed');
+    }
+  }
+
+  async function startAgain() {
+    await dropDraft(draftName);
+    setBasedOn(start.basedOn);
+    setHistory((before) => change(before, start.drill, undefined));
+    setKeptAt(undefined);
+  }
+
+  function key(event: KeyboardEvent) {
+    const arrow = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
+    const preset = TABLE_PRESETS[drill.table];
+    const ball = playable ? layOut(view, preset).find((each) => each.id === selected) : undefined;
+    if (arrow !== undefined && ball !== undefined) {
+      const step = event.shiftKey ? preset.length / 32 : event.altKey ? 0.001 : 0.01;
+      const to = { x: ball.x + (arrow[0] ?? 0) * step, y: ball.y + (arrow[1] ?? 0) * step };
+      edit(placeBall(drill, part, selected, placeFor(drill, part, selected, to, false)));
+      event.preventDefault();
+    }
+    if (event.key === 'n') {
+      const index = view.balls.findIndex((each) => each.id === selected);
+      setSelected(view.balls[(index + 1) % view.balls.length]?.id ?? '');
+    }
+  }
+
+  function pageKey(event: KeyboardEvent) {
+    const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+    if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+    setHistory(event.shiftKey ? redo : undo);
+    event.preventDefault();
+  }
+
+  const panel = { drill, edit };
+  return (
+    <div className="designer" onKeyDown={pageKey} role="presentation">
+      <div>
+        <Group align="end" gap={8} mb={6} wrap="nowrap">
+          <TextInput
+            label="Title"
+            style={{ flex: 1 }}
+            value={drill.title}
+            onChange={(event) => edit(withTitle(drill, event.currentTarget.value, basedOn !== null), 'title')}
+          />
+          <Button
+            variant="default"
+            disabled={history.past.length === 0}
+            onClick={() => setHistory(undo)}
+            title="Ctrl Z"
+          >
+            Undo
+          </Button>
+          <Button
+            variant="default"
+            disabled={history.future.length === 0}
+            onClick={() => setHistory(redo)}
+            title="Ctrl Shift Z"
+          >
+            Redo
+          </Button>
+          <Button disabled={!ready} onClick={() => void save()}>
+            {basedOn === null ? 'Save' : `Save as revision ${basedOn + 1}`}
+          </Button>
+        </Group>
+        <DesignerTools
+          drill={drill}
+          part={part}
+          tool={tool}
+          snap={snap}
+          onPart={setPart}
+          onTool={setTool}
+          onSnap={setSnap}
+        />
+        <DesignerTable
+          drill={drill}
+          part={part}
+          tool={tool}
+          snap={snap}
+          plan={current}
+          stage={stage}
+          positions={playback.positions}
+          selected={selected}
+          onSelect={setSelected}
+          onEdit={edit}
+          onKey={key}
+        />
+        <Group justify="space-between" mt={4} align="start" wrap="nowrap">
+          <div role="status" aria-label="What is missing" style={{ flex: 1 }}>
+            {missing.slice(0, SHOWN).map((words) => (
+              <Text key={words} size="sm" c="var(--jr-coral-text)">
+                {words}
+              </Text>
+            ))}
+            {missing.length > SHOWN && (
+              <Text size="sm" c="dimmed">
+                and {missing.length - SHOWN} more
+              </Text>
+            )}
+            {playable && plan.isError && position !== undefined && (
+              <Text size="sm" c="var(--jr-coral-text)">
+                {plan.error.message}
+              </Text>
+            )}
+            {ready && !plan.isError && <Text size="sm">Everything is there.</Text>}
+          </div>
+          <Text size="sm" c="dimmed">
+            {keptAt === undefined
+              ? 'Nothing to keep yet'
+              : `Draft kept here at ${clock(new Date(keptAt).toISOString())}`}
+          </Text>
+        </Group>
+        {failure !== undefined && (
+          <Alert color="coral" variant="outline" title="Not saved; your draft is kept" mt={6}>
+            {failure}
+          </Alert>
+        )}
+        {keptAt !== undefined && (
+          <Button mt={6} size="xs" variant="default" onClick={() => void startAgain()}>
+            {start.basedOn === null ? 'Start afresh' : 'Back to the saved text'}
+          </Button>
+        )}
+      </div>
+      <Tabs defaultValue="balls" keepMounted={false}>
+        <Tabs.List grow>
+          {['balls', 'task', 'rules', 'stages', 'text', 'try'].map((name) => (
+            <Tabs.Tab key={name} value={name} px={8}>
+              {name.charAt(0).toUpperCase() + name.slice(1)}
+            </Tabs.Tab>
+          ))}
+        </Tabs.List>
+        <Tabs.Panel value="balls" pt={8}>
+          <BallsPanel {...panel} part={part} selected={selected} onSelect={setSelected} />
+        </Tabs.Panel>
+        <Tabs.Panel value="task" pt={8}>
+          <TaskPanel {...panel} />
+          <StrokePart {...panel} onPlay={playback.play} ready={current !== undefined} />
+        </Tabs.Panel>
+        <Tabs.Panel value="rules" pt={8}>
+          <RulesPanel {...panel} />
+        </Tabs.Panel>
+        <Tabs.Panel value="stages" pt={8}>
+          <StagesPanel {...panel} onPart={setPart} />
+        </Tabs.Panel>
+        <Tabs.Panel value="text" pt={8}>
+          <TextPanel {...panel} />
+        </Tabs.Panel>
+        <Tabs.Panel value="try" pt={8}>
+          <TryPanel drill={position} stage={stage} on={on} ready={current !== undefined} />
+        </Tabs.Panel>
+      </Tabs>
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import { NumberInput, Group, Select } from '@mantine/core';
+import type { PanelProps } from './BallsPanel.tsx';
+import { freeNames } from './edits.ts';
+
+const RACKS = ['nine', 'eight', 'eight on the spot', 'reds'] as const;
+/** Where balls are thrown when nothing else is said: all of the cloth but its edges. */
+const AREA = { from: { along: 0.08, across: 0.12 }, to: { along: 0.92, across: 0.88 } };
+const APART = 1;
+
+/** Balls that are not placed one by one: thrown at random, or racked. */
+export function ThrowForm({ drill, edit }: PanelProps) {
+  const { thrown, rack } = drill;
+  const setThrown = (count: number) => {
+    const names = freeNames({ ...drill, thrown: null }).filter((id) => id !== 'cue');
+    const balls = names.slice(0, count);
+    edit({ ...drill, thrown: count === 0 ? null : { area: AREA, apart: APART, ...thrown, balls } }, 'thrown');
+  };
+  return (
+    <Group gap={8} mt={10} align="end">
+      <NumberInput
+        label="Thrown at random"
+        size="xs"
+        w={120}
+        min={0}
+        max={15}
+        value={thrown?.balls.length ?? 0}
+        onChange={(value) => typeof value === 'number' && setThrown(value)}
+      />
+      {thrown !== null && (
+        <NumberInput
+          label="Apart, ball widths"
+          size="xs"
+          w={120}
+          min={0}
+          max={6}
+          step={0.5}
+          value={thrown.apart}
+          onChange={(value) =>
+            typeof value === 'number' && edit({ ...drill, thrown: { ...thrown, apart: value } }, 'apart')
+          }
+        />
+      )}
+      <Select
+        label="Rack"
+        size="xs"
+        w={150}
+        clearable
+        placeholder="none"
+        data={[...RACKS]}
+        value={rack?.kind ?? null}
+        onChange={(value) => {
+          const kind = RACKS.find((each) => each === value);
+          edit({ ...drill, rack: kind === undefined ? null : { kind } });
+        }}
+      />
+    </Group>
+  );
+}
