@@ -15,6 +15,7 @@ const ROOMS = [
   ['planning'],
   ['counting'],
   ['records'],
+  ['rules'],
   ['drill'],
   ['scoring'],
   ['formats'],

@@ -3,7 +3,10 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { extends: true, test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node' } },
+      {
+        extends: true,
+        test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 30_000 },
+      },
       {
         extends: true,
         test: {

@@ -49,6 +49,28 @@ describe('the drills', () => {
     await page.getByRole('row', { name: /^1/ }).getByText('953 mm').waitFor();
   });
 
+  it('played by the rules of a game have a card of them', async () => {
+    await page.goto('/drills/red-street');
+    const card = page.getByRole('region', { name: 'Rules of snooker' });
+    await card.getByText('the black potted off a red costs 7').waitFor();
+    await card.getByText('The house rules win.', { exact: false }).waitFor();
+    await page.goto('/drills/harbour-turn');
+    await page.getByText('The task').waitFor();
+    expect(await page.getByRole('region', { name: /^Rules of/ }).count()).toBe(0);
+  });
+
+  it('are chosen for a player by what is due', async () => {
+    await page.goto('/drills');
+    await page.getByRole('combobox', { name: 'For whom' }).click();
+    await page.getByRole('option', { name: 'Wren Sallow' }).click();
+    await page.getByText('Last', { exact: false }).first().waitFor();
+    await page.getByText('Suits them', { exact: true }).click();
+    const all = Number(/\d+/.exec(await page.getByTestId('count').innerText())?.[0]);
+    expect(all).toBeGreaterThan(0);
+    expect(all).toBeLessThan(71);
+    expect(new URL(page.url()).searchParams.get('only')).toBe('suits');
+  });
+
   it('of a raised butt say what to mind', async () => {
     await page.goto('/drills/round-the-mast');
     await page.getByText('A raised butt can send a ball off the table').waitFor();

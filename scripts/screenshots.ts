@@ -74,6 +74,12 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/drills/two-fleets');
     await page.getByText('The task').waitFor();
   },
+  designer: async (page) => {
+    await page.goto('/drills/new?from=harbour-turn');
+    await page.getByText('Everything is there.').waitFor();
+    await page.getByRole('tab', { name: 'Task' }).click();
+    await page.getByRole('button', { name: 'Play the stroke' }).and(page.locator(':enabled')).waitFor();
+  },
   sheet: async (page) => {
     await page.goto('/drills/harbour-turn/sheet');
     await page

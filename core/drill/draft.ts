@@ -2,6 +2,7 @@ import { ValidationError } from 'yup';
 import { DRILL_FORMAT, DRILL_VERSION, drillSchema, type Drill } from '../records/drill.ts';
 import type { CountingMethodName } from '../records/drillText/counting.ts';
 import type { TaskKind } from '../records/drillText/task.ts';
+import { foulCost } from '../rules/foulCost.ts';
 import type { PresetId } from '../table/preset.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
 import { CUE_BALL } from './layout.ts';
@@ -46,6 +47,14 @@ export const FIRST_SCORING: Readonly<Record<CountingMethodName, Drill['scoring']
   'call-it': { method: 'call-it', positions: 10 },
   streak: { method: 'streak', attempts: 10 },
 };
+
+/** The settings with which a way of counting begins in a drill: a kick at snooker gives points away. */
+export function firstScoring(method: CountingMethodName, drill: Drill): Drill['scoring'] {
+  const first = FIRST_SCORING[method];
+  const game = TABLE_PRESETS[drill.table].game === 'snooker' ? 'snooker' : 'nine-ball';
+  const cost = foulCost(game);
+  return first.method === 'kick' && cost.kind === 'points' ? { ...first, penalty: cost.points } : first;
+}
 
 /** The task with which each kind begins. @param balls object balls of the drill */
 export function firstTask(kind: TaskKind, balls: readonly string[]): Drill['task'] {
@@ -128,6 +137,7 @@ const EMPTY_STAGE: Drill['stages'][number] = {
   moved: [],
   without: [],
   conditions: [],
+  marks: [],
   scoring: null,
 };
 

@@ -4,7 +4,7 @@ import { drillSchema, type Drill } from '../records/drill.ts';
 import { COUNTING_METHODS } from '../records/drillText/counting.ts';
 import { TASK_KINDS } from '../records/drillText/task.ts';
 import { PRESET_IDS } from '../table/preset.ts';
-import { blankDrill, FIRST_SCORING, firstTask, nextStage, slugOf } from './draft.ts';
+import { blankDrill, FIRST_SCORING, firstScoring, firstTask, nextStage, slugOf } from './draft.ts';
 import { problemsOf } from './problems.ts';
 import { roundProgress } from './round.ts';
 
@@ -111,6 +111,12 @@ describe('a new drill', () => {
       expect(problemsOf(drill)).toEqual([]);
       expect(roundProgress(drill, 1, []).result.complete).toBe(false);
     }
+  });
+
+  it('gives away points in a kick at snooker, by the rules, and none of a foul’s value elsewhere', () => {
+    expect(firstScoring('kick', blankDrill('snooker-12ft'))).toMatchObject({ penalty: 4 });
+    expect(firstScoring('kick', blankDrill('pool-9ft'))).toEqual(FIRST_SCORING.kick);
+    expect(firstScoring('lives', blankDrill('snooker-12ft'))).toEqual(FIRST_SCORING.lives);
   });
 
   it('can ask for everything that a drill can ask for', () => {

@@ -18,11 +18,15 @@ export async function readLibrary(folder: string): Promise<readonly Drill[]> {
   );
 }
 
+/** Lists that older texts do not have. */
+const NEWER_LISTS: readonly string[] = ['targets', 'marks'];
+
 /** Digest of a drill's text: two drills that say the same have the same. */
 export function digestOf(drill: Drill): string {
-  const { targets, ...rest } = drill;
-  // Texts from before there were targets keep their digest, and so their revision.
-  const text = JSON.stringify(targets.length === 0 ? rest : drill);
+  // Texts from before there were targets and marks keep their digest, and so their revision.
+  const text = JSON.stringify(drill, (key, value: unknown) =>
+    NEWER_LISTS.includes(key) && Array.isArray(value) && value.length === 0 ? undefined : value,
+  );
   return createHash('sha256').update(text).digest('hex');
 }
 

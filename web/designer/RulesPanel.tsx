@@ -55,7 +55,7 @@ export function RulesPanel({ drill, edit }: PanelProps) {
   return (
     <Stack gap={8}>
       <ScoringForm
-        scoring={drill.scoring}
+        drill={drill}
         onChange={(scoring) => edit({ ...drill, scoring }, `scoring ${scoring.method}`)}
       />
       <OneOf

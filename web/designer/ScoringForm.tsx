@@ -1,5 +1,5 @@
 import { Group, NumberInput } from '@mantine/core';
-import { FIRST_SCORING } from '../../core/drill/draft.ts';
+import { firstScoring } from '../../core/drill/draft.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { COUNTING_METHODS, scoringSchema } from '../../core/records/drillText/counting.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
@@ -30,12 +30,13 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
 const nameOf = (key: string) => NAMES[key] ?? capital(key);
 
 interface ScoringFormProps {
-  readonly scoring: Scoring;
+  readonly drill: Drill;
   readonly onChange: (scoring: Scoring) => void;
 }
 
 /** How the round is counted: the method, then its settings, each by what it is. */
-export function ScoringForm({ scoring, onChange }: ScoringFormProps) {
+export function ScoringForm({ drill, onChange }: ScoringFormProps) {
+  const { scoring } = drill;
   // The settings of fourteen methods are of four kinds; the schema takes only what fits the method.
   const put = (change: Readonly<Record<string, unknown>>) => {
     const next = { ...scoring, ...change };
@@ -58,7 +59,7 @@ export function ScoringForm({ scoring, onChange }: ScoringFormProps) {
         label="Counted by"
         value={scoring.method}
         values={COUNTING_METHODS}
-        onChange={(method) => onChange(FIRST_SCORING[method])}
+        onChange={(method) => onChange(firstScoring(method, drill))}
       />
       <Group gap={8} align="end">
         {Object.entries(scoring).map(([key, value]: [string, unknown]) => {

@@ -1,5 +1,6 @@
 import { Button, Group, NumberInput, Stack, Text, TextInput } from '@mantine/core';
 import { nextStage } from '../../core/drill/draft.ts';
+import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { PanelProps } from './BallsPanel.tsx';
 import { withStage, type Part } from './edits.ts';
@@ -48,6 +49,7 @@ export function StagesPanel({ drill, edit, onPart }: PanelProps & { readonly onP
               )}
             </Group>
             {byWindow && <Bands bands={stage.bands} onChange={(bands) => put({ bands }, `bands ${i}`)} />}
+            <Marks marks={stage.marks} onChange={(marks) => put({ marks }, `marks ${i}`)} />
             <ConditionChips
               label="Conditions besides"
               value={stage.conditions}
@@ -77,6 +79,33 @@ export function StagesPanel({ drill, edit, onPart }: PanelProps & { readonly onP
         </Button>
       )}
     </Stack>
+  );
+}
+
+interface MarksProps {
+  readonly marks: Stage['marks'];
+  readonly onChange: (marks: Stage['marks']) => void;
+}
+
+/** What the coach expects of a round, by the player's level; empty where nothing is expected. */
+function Marks({ marks, onChange }: MarksProps) {
+  return (
+    <Group gap={4} align="end" mb={6} wrap="nowrap" role="group" aria-label="Marks of the coach">
+      {LEVEL_NAMES.map((level) => (
+        <NumberInput
+          key={level}
+          label={level}
+          size="xs"
+          hideControls
+          min={0}
+          value={marks.find((mark) => mark.level === level)?.score ?? ''}
+          onChange={(score) => {
+            const others = marks.filter((mark) => mark.level !== level);
+            onChange(typeof score === 'number' ? [...others, { level, score }] : others);
+          }}
+        />
+      ))}
+    </Group>
   );
 }
 

@@ -9,6 +9,7 @@ import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { ListedDrill } from '../../core/records/club.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import { gameOf } from '../../core/rules/gameOf.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { measurePlace } from '../../core/table/place.ts';
 import { tableOfCard } from '../../core/table/card.ts';
@@ -25,6 +26,7 @@ import { DrillRules, SchoolCards } from './DrillRules.tsx';
 import { DrillActions } from './DrillActions.tsx';
 import { DrillDrawing } from './DrillDrawing.tsx';
 import { RevisionList } from './RevisionList.tsx';
+import { RulesCard } from './RulesCard.tsx';
 import { usePlayback } from './usePlayback.ts';
 import { useSetting } from './useSetting.ts';
 
@@ -48,6 +50,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const { stage, fitting, table, choice, set } = useSetting(drill, tables);
   const built = tableOfCard(choice.on.card, choice.on.conditions);
   const staged = atStage(drill, stage);
+  const game = gameOf(staged);
   const position = isPositionDrill(staged) ? staged : undefined;
   const plan = useQuery(planQuery(position, choice.on));
   const { term } = useWords();
@@ -140,7 +143,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             Score a round
           </Button>
         )}
-        <DrillRules drill={staged} />
+        <DrillRules drill={staged} stage={stage} />
         {position !== undefined && (
           <>
             {plan.data !== undefined && <Stroke drill={position} plan={plan.data} />}
@@ -152,6 +155,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             />
           </>
         )}
+        {game !== undefined && <RulesCard game={game} />}
         <SchoolCards schools={drill.schools} />
         {entry.own && <RevisionList slug={drill.slug} />}
       </Stack>

@@ -1,6 +1,6 @@
 import { List, Text, Title } from '@mantine/core';
 import type { Caution, Drill, School } from '../../core/records/drill.ts';
-import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
+import { marksInWords, rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { schoolCard } from './schools.ts';
 
@@ -13,8 +13,9 @@ const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
 };
 
 /** What is asked, under which rules, and how it counts. */
-export function DrillRules({ drill }: { readonly drill: Drill }) {
+export function DrillRules({ drill, stage }: { readonly drill: Drill; readonly stage: number }) {
   const { vocabulary } = useWords();
+  const marks = marksInWords(drill.stages[stage - 1]?.marks ?? []);
   return (
     <section className="card">
       <Title order={2} size="h4">
@@ -32,6 +33,7 @@ export function DrillRules({ drill }: { readonly drill: Drill }) {
       <Text size="sm" mt="xs">
         {scoringInWords(drill)}
       </Text>
+      {marks !== undefined && <Text size="sm">{marks}</Text>}
       {drill.cautions.map((caution) => (
         <Text key={caution} size="sm" mt="xs" c="var(--jr-coral-text)">
           {CAUTION_WORDS[caution]}

@@ -4,6 +4,7 @@ import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
 import { benchmarkQuery, drillQuery } from '../api/queries.ts';
+import { marksInWords } from '../words/drillWords.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
 
 /** Boxes for rounds on paper. */
@@ -28,6 +29,7 @@ interface ScoreBoxesProps {
 
 /** Room for the scores, and what players of the levels score. */
 export function ScoreBoxes({ drill, stage, entry, choice }: ScoreBoxesProps) {
+  const marks = marksInWords(drill.stages[stage - 1]?.marks ?? []);
   return (
     <>
       {Array.from({ length: ROUNDS }, (_, round) => (
@@ -40,6 +42,11 @@ export function ScoreBoxes({ drill, stage, entry, choice }: ScoreBoxesProps) {
           <div className="score-box">sum</div>
         </div>
       ))}
+      {marks !== undefined && (
+        <Text size="sm" mt={6}>
+          {marks}
+        </Text>
+      )}
       {entry !== undefined && <Levels drill={entry} stage={stage} choice={choice} />}
     </>
   );

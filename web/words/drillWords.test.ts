@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { drillSchema, type Drill } from '../../core/records/drill.ts';
-import { rulesInWords, scoringInWords, taskInWords } from './drillWords.ts';
+import { marksInWords, rulesInWords, scoringInWords, taskInWords } from './drillWords.ts';
 
 const drills = new Map<string, Drill>(
   readdirSync('library').map((name) => {
@@ -14,6 +14,18 @@ function drillOf(slug: string): Drill {
   if (drill === undefined) throw new Error(slug);
   return drill;
 }
+
+describe('the coach’s marks', () => {
+  it('are told from the lowest level up, whatever their order in the file', () => {
+    expect(
+      marksInWords([
+        { level: 'match', score: 24 },
+        { level: 'regular', score: 12.5 },
+      ]),
+    ).toBe('The coach’s marks for a round: regular 12.5, match 24.');
+    expect(marksInWords([])).toBeUndefined();
+  });
+});
 
 describe('a drill in words', () => {
   it.each([

@@ -1,4 +1,5 @@
-import type { Drill, Order } from '../../core/records/drill.ts';
+import { LEVEL_NAMES } from '../../core/player/levels.ts';
+import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
 const list = (ids: readonly string[]) =>
@@ -84,6 +85,13 @@ export function scoringInWords({ scoring }: Drill): string {
     case 'streak':
       return `The longest run in ${scoring.attempts} attempts.`;
   }
+}
+
+/** What the coach expects of a round, by level; undefined where nothing is said. */
+export function marksInWords(marks: DrillStage['marks']): string | undefined {
+  const inOrder = LEVEL_NAMES.flatMap((level) => marks.filter((mark) => mark.level === level));
+  if (inOrder.length === 0) return undefined;
+  return `The coach’s marks for a round: ${inOrder.map(({ level, score }) => `${level} ${score}`).join(', ')}.`;
 }
 
 /** Where the cue ball starts and which conditions hold, a line each. */

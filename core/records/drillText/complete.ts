@@ -31,7 +31,14 @@ const EVERY_FAULT_ENDS = {
   'condition broken': 'ends the attempt',
 } as const;
 
-const STAGE_DEFAULTS = { bands: [], moved: [], without: [], conditions: [], scoring: null } as const;
+const STAGE_DEFAULTS = {
+  bands: [],
+  moved: [],
+  without: [],
+  conditions: [],
+  marks: [],
+  scoring: null,
+} as const;
 
 /** A drill of the first version, as one of the second: it could only ask for position. */
 function upgraded(drill: Fields): Fields {

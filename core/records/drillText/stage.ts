@@ -1,5 +1,6 @@
 import { array, object } from 'yup';
 import { choice, count, finite, text, texts } from '../fields.ts';
+import { LEVEL_NAMES } from '../../player/levels.ts';
 import { CONDITIONS } from './conditions.ts';
 import { maybeScoringSchema } from './counting.ts';
 import { placeSchema, UNKNOWN } from './places.ts';
@@ -29,6 +30,19 @@ export const stageSchema = object({
   without: texts(12),
   /** Conditions that come on top of the base's. */
   conditions: array(choice(CONDITIONS)).required('${path} is missing'),
+  /** What the coach expects of a round by a player of a level, beside the computed benchmark. */
+  marks: array(
+    object({
+      level: choice(LEVEL_NAMES),
+      score: finite().min(0, '${path} must be at least 0').max(10_000, '${path} must be at most 10000'),
+    }).exact(UNKNOWN),
+  )
+    .required('${path} is missing')
+    .test(
+      'once',
+      '${path} names a level twice',
+      (marks) => new Set(marks.map(({ level }) => level)).size === marks.length,
+    ),
   /** Another count, e.g. fewer balls or lives; null for the base's. */
   scoring: maybeScoringSchema,
 }).exact(UNKNOWN);
