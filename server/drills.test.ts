@@ -139,6 +139,18 @@ describe('a drill of the club’s own', () => {
   });
 });
 
+it('a drill that cannot be set, or that names a ball that it does not set, is refused', async () => {
+  const [cue, ...others] = turn.balls;
+  if (cue === undefined) throw new Error('no balls');
+  const crowded = named('crowded', { balls: [cue, ...others, { id: '9', at: cue.at }] });
+  const response = await save(crowded, null, 'crowded');
+  expect(response.status).toBe(400);
+  expect(await error(response)).toMatchObject({ field: 'document.balls' });
+  const strange = named('strange', { balls: turn.balls.slice(0, 2) });
+  const refused = await error(await save(strange, null, 'strange'));
+  expect(refused.message).toMatch(/there is no ball/);
+});
+
 describe('a drill from a file', () => {
   it('is added, recognised when it comes again, and a changed one is a new revision', async () => {
     const drill = named('sluice');

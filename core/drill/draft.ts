@@ -165,14 +165,17 @@ export function readDraft(value: unknown): Drill | undefined {
 const UNFINISHED = ['required', 'not-blank', 'matches', 'min', 'max', 'rising', 'growing', 'once', 'names'];
 
 function isThere(error: ValidationError): boolean {
-  return error.value !== undefined && error.value !== null;
+  return error.value !== undefined && error.value !== null && error.path !== 'version';
 }
 
 const LONGEST_SLUG = 60;
 
+/** An address that is taken: there new drills are made. */
+const TAKEN = 'new';
+
 /** The name of a drill's file and address, made of its title; empty when nothing of that is left. */
 export function slugOf(title: string): string {
-  return title
+  const slug = title
     .normalize('NFD')
     .toLowerCase()
     .replaceAll(/[^a-z0-9]+/g, ' ')
@@ -180,4 +183,5 @@ export function slugOf(title: string): string {
     .replaceAll(' ', '-')
     .slice(0, LONGEST_SLUG)
     .replace(/-$/, '');
+  return slug === TAKEN ? `${slug}-drill` : slug;
 }

@@ -4,7 +4,7 @@ import { drillSchema, type Drill } from '../records/drill.ts';
 import { COUNTING_METHODS } from '../records/drillText/counting.ts';
 import { TASK_KINDS } from '../records/drillText/task.ts';
 import { PRESET_IDS } from '../table/preset.ts';
-import { blankDrill, FIRST_SCORING, firstScoring, firstTask, nextStage, slugOf } from './draft.ts';
+import { blankDrill, FIRST_SCORING, firstScoring, firstTask, nextStage, readDraft, slugOf } from './draft.ts';
 import { problemsOf } from './problems.ts';
 import { roundProgress } from './round.ts';
 
@@ -75,6 +75,15 @@ describe('what keeps a drill from being used', () => {
       'outside the cushions',
     ],
     [
+      'rings on a spot that the table does not have',
+      {
+        task: firstTask('land', ['1']),
+        targets: [{ kind: 'rings', at: { spot: 'blue' }, rings: [{ radius: 2, points: 1 }] }],
+      },
+      'targets',
+      'no such spot',
+    ],
+    [
       'diamonds on a table without',
       {
         alsoOn: ['snooker-12ft' as const],
@@ -100,6 +109,30 @@ describe('what keeps a drill from being used', () => {
       'balls on the 9-ft pool, Crowded: ball 2: overlaps ball 1',
       'balls on the 7-ft pool, Crowded: ball 2: overlaps ball 1',
     ]);
+  });
+});
+
+describe('a draft that was kept', () => {
+  it('is read though something is still missing', () => {
+    const draft = blankDrill('pool-9ft');
+    expect(readDraft(JSON.parse(JSON.stringify(draft)))).toEqual(draft);
+    const stage = nextStage(draft);
+    const longer = { ...draft, stages: [...draft.stages, stage], skills: [], advice: [''] };
+    expect(readDraft(longer)).toEqual(longer);
+    expect(readDraft(named())).toEqual(named());
+  });
+
+  it.each([
+    ['nothing', undefined],
+    ['null', null],
+    ['a text', 'draft'],
+    ['an empty thing', {}],
+    ['a drill without a task', { ...blankDrill('pool-9ft'), task: undefined }],
+    ['a drill of no family', { ...blankDrill('pool-9ft'), family: 'dancing' }],
+    ['a drill whose title is a number', { ...blankDrill('pool-9ft'), title: 7 }],
+    ['a drill of another time', { ...blankDrill('pool-9ft'), version: 9 }],
+  ])('is not read from %s', (_, value) => {
+    expect(readDraft(value)).toBeUndefined();
   });
 });
 
@@ -138,6 +171,7 @@ describe('a new drill', () => {
     ['  Où va-t-elle? ', 'ou-va-t-elle'],
     ['Nine & Eight, 2nd try', 'nine-eight-2nd-try'],
     ['...', ''],
+    ['New!', 'new-drill'],
     ['a'.repeat(80), 'a'.repeat(60)],
     [`${'b'.repeat(59)} c`, 'b'.repeat(59)],
   ])('called %j has the address %j', (title, slug) => {

@@ -4,7 +4,7 @@ import { drillSchema, type Drill, type Order } from '../records/drill.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
 import { buildTable } from '../table/table.ts';
 import { objectBalls } from './round.ts';
-import { CUE_BALL } from './layout.ts';
+import { CUE_BALL, layOut, resolvePlace } from './layout.ts';
 import { ballsOfSetUp, setUp } from './setUp.ts';
 import { atStage, tablesOf } from './stage.ts';
 import { mostTargetPoints } from './targets.ts';
@@ -137,6 +137,25 @@ function ofLayout(drill: Drill): readonly Problem[] {
   return problems;
 }
 
+/** Whether targets stand where the table has a place for them. */
+function ofTargets(drill: Drill): readonly Problem[] {
+  return tablesOf(drill).flatMap((id) => {
+    const { preset } = buildTable(id);
+    const placed = layOut(drill, preset);
+    return drill.targets.flatMap((target) => {
+      if (target.kind !== 'rings') return [];
+      try {
+        resolvePlace(target.at, preset, { radius: preset.cueBallRadius, placed });
+        return [];
+      } catch (error) {
+        if (!(error instanceof RangeError)) throw error;
+        const words = error.message.replace(/^\w+: /, '');
+        return [{ field: 'targets', words: `targets on the ${TABLE_PRESETS[id].name}: ${words}` }];
+      }
+    });
+  });
+}
+
 /**
  * What keeps a drill from being used: fields that are missing or wrong, balls that it names and does not set, points
  * that cannot be earned, layouts that cannot be set. Whether the planned stroke does its work is another question
@@ -144,6 +163,7 @@ function ofLayout(drill: Drill): readonly Problem[] {
  */
 export function problemsOf(drill: Drill): readonly Problem[] {
   const text = [...ofText(drill), ...ofNames(drill), ...ofScoring(drill)];
-  const all = text.length > 0 ? text : ofLayout(drill);
+  const layout = text.length > 0 ? [] : ofLayout(drill);
+  const all = [...text, ...layout, ...(text.length + layout.length > 0 ? [] : ofTargets(drill))];
   return all.filter(({ words }, i) => all.findIndex((other) => other.words === words) === i);
 }

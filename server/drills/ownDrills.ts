@@ -1,5 +1,6 @@
 import type { Pool } from 'mysql2/promise';
 import type { ImportReply, Viewer } from '../../core/records/club.ts';
+import { problemsOf } from '../../core/drill/problems.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import {
   LIBRARY,
@@ -20,7 +21,7 @@ const CHANGED_MEANWHILE = () =>
  * Stores a text that a coach wrote as the club's own drill; a changed one becomes a new revision, so that rounds keep
  * theirs. Sent again it is there already.
  * @param basedOn the revision that was edited; null for a new drill
- * @throws Refusal 409 when the name is taken, or somebody has written another revision meanwhile
+ * @throws Refusal 400 when the drill cannot be used, naming the field; 409 when the name is taken, or somebody has written another revision meanwhile
  */
 export async function saveDrill(
   pool: Pool,
@@ -28,6 +29,10 @@ export async function saveDrill(
   drill: Drill,
   basedOn: number | null,
 ): Promise<void> {
+  const [problem] = problemsOf(drill);
+  if (problem !== undefined) {
+    throw new Refusal(400, `document.${problem.words}`, `document.${problem.field}`);
+  }
   const digest = digestOf(drill);
   await inTransaction(pool, async (db) => {
     if ((await newestRevision(db, LIBRARY, drill.slug)) !== undefined) {

@@ -38,7 +38,9 @@ interface DesignerProps {
 const SHOWN = 4;
 
 /** A drill in the making: set on the table, its stroke played at once, every change kept and undone at will. */
-export function Designer({ draftName, start, kept }: DesignerProps) {
+export function Designer({ draftName, start: first, kept }: DesignerProps) {
+  // What it began with stays what it began with, whatever is fetched anew meanwhile.
+  const [start] = useState(first);
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [basedOn, setBasedOn] = useState(kept?.basedOn ?? start.basedOn);

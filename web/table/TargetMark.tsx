@@ -62,6 +62,16 @@ function Area({ corners, points }: { readonly corners: readonly Point[]; readonl
   );
 }
 
+/** The middle of rings; undefined on a table that does not have their place. */
+function centreOn(...[target, preset, placed]: Parameters<typeof centreOfRings>): Point | undefined {
+  try {
+    return centreOfRings(target, preset, placed);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return undefined;
+  }
+}
+
 function Rings({
   target,
   placed,
@@ -71,7 +81,8 @@ function Rings({
 }) {
   const projection = useProjection();
   const { preset } = projection.table;
-  const centre = centreOfRings(target, preset, placed);
+  const centre = centreOn(target, preset, placed);
+  if (centre === undefined) return null;
   const [cx, cy] = projection.toDrawing(centre);
   const ball = 2 * preset.ballRadius;
   return (
