@@ -3,6 +3,7 @@ import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import { sharePlace } from '../../core/drill/snapPlace.ts';
 import type { Drill, PlaceText } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { BallButtons } from '../table/BallButtons.tsx';
 import { addBall, freeNames, placeBall, removeBall, shown, type Part } from './edits.ts';
 import { TargetList } from './TargetList.tsx';
 import { ThrowForm } from './ThrowForm.tsx';
@@ -40,19 +41,7 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
     edit(placeBall(drill, part, selected, sharePlace(to, preset)), `typed ${selected}`);
   return (
     <>
-      <Group gap={6}>
-        {view.balls.map(({ id }) => (
-          <Button
-            key={id}
-            size="xs"
-            variant={id === selected ? 'filled' : 'default'}
-            aria-pressed={id === selected}
-            onClick={() => onSelect(id)}
-          >
-            {id === CUE_BALL ? 'cue ball' : id}
-          </Button>
-        ))}
-      </Group>
+      <BallButtons balls={view.balls} selected={selected} onSelect={onSelect} />
       {text !== undefined && placed !== undefined && (
         <>
           <Text size="sm" mt={6}>

@@ -12,6 +12,7 @@ import { call } from '../api/client.ts';
 import { clock } from '../app/dates.ts';
 import { usePlayback } from '../drills/usePlayback.ts';
 import { chooseShipped } from '../hall/tableChoice.ts';
+import { arrowStep } from '../table/arrowStep.ts';
 import { BallsPanel } from './BallsPanel.tsx';
 import { DesignerTable, type Tool } from './DesignerTable.tsx';
 import { DesignerTools } from './DesignerTools.tsx';
@@ -95,12 +96,10 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
   }
 
   function key(event: KeyboardEvent) {
-    const arrow = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
     const preset = TABLE_PRESETS[drill.table];
     const ball = playable ? layOut(view, preset).find((each) => each.id === selected) : undefined;
-    if (arrow !== undefined && ball !== undefined) {
-      const step = event.shiftKey ? preset.length / 32 : event.altKey ? 0.001 : 0.01;
-      const to = { x: ball.x + (arrow[0] ?? 0) * step, y: ball.y + (arrow[1] ?? 0) * step };
+    const to = ball && arrowStep(event, ball, preset.length);
+    if (to !== undefined) {
       edit(placeBall(drill, part, selected, placeFor(drill, part, selected, to, false)));
       event.preventDefault();
     }

@@ -2,6 +2,7 @@ import { Button, Group, NumberInput, Select, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import type { Shot } from '../../core/motion/shot.ts';
+import { BallButtons } from '../table/BallButtons.tsx';
 import { addableBalls, CUE } from './labShot.ts';
 
 interface BallPanelProps {
@@ -46,19 +47,9 @@ export function BallPanel({ shot, selected, onSelect, onMove, onAdd, onRemove }:
           onChange={(value) => setUnit(value === 'in' || value === 'diamonds' ? value : 'mm')}
         />
       </Group>
-      <Group gap={6} mt={6}>
-        {balls.map(({ id }) => (
-          <Button
-            key={id}
-            size="xs"
-            variant={id === selected ? 'filled' : 'default'}
-            aria-pressed={id === selected}
-            onClick={() => onSelect(id)}
-          >
-            {id === CUE ? 'cue ball' : id}
-          </Button>
-        ))}
-      </Group>
+      <div style={{ marginTop: 6 }}>
+        <BallButtons balls={balls} selected={selected} onSelect={onSelect} />
+      </div>
       {ball !== undefined && (
         <Group mt={8} gap={8} align="end" wrap="nowrap">
           <NumberInput

@@ -30,6 +30,7 @@ import { eventTime, ReplayBar } from './ReplayBar.tsx';
 import { StrokePanel } from './StrokePanel.tsx';
 import { EventList } from './EventList.tsx';
 import { ShotFileForm } from './ShotFileForm.tsx';
+import { arrowStep } from '../table/arrowStep.ts';
 import { useReplay } from './replay.ts';
 
 /** What the bed gives back when balls may leave it. */
@@ -92,10 +93,8 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
 
   const ball = shot.balls.find((each) => each.id === selected);
   function key(event: KeyboardEvent) {
-    const arrow = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
-    if (arrow !== undefined && ball !== undefined) {
-      const step = event.shiftKey ? shot.table.length / 32 : event.altKey ? 0.001 : 0.01;
-      const to = { x: ball.x + (arrow[0] ?? 0) * step, y: ball.y + (arrow[1] ?? 0) * step };
+    const to = ball && arrowStep(event, ball, shot.table.length);
+    if (to !== undefined && ball !== undefined) {
       change(moveBall(shot, ball.id, to));
       event.preventDefault();
       return;
