@@ -83,6 +83,20 @@ describe('targets', () => {
   });
 });
 
+describe('a stage', () => {
+  it('that was chosen and is undone leaves the base to be looked at', async () => {
+    await page.goto('/drills/new');
+    await tab('Stages');
+    await page.getByRole('button', { name: 'One stage more' }).click();
+    await part('Stage 2');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(() => page.getByRole('region', { name: /^Stage/ }).count()).toBe(1);
+    await page.getByRole('radio', { name: 'All stages', checked: true }).waitFor({ state: 'attached' });
+    await page.getByRole('application').waitFor();
+    await page.getByRole('button', { name: 'Start afresh' }).click();
+  });
+});
+
 describe('a drill from nothing', () => {
   let exported: Drill;
 
@@ -114,6 +128,18 @@ describe('a drill from nothing', () => {
     await page.getByText(/Draft kept here at/).waitFor();
     await page.reload();
     await expect.poll(() => title().inputValue()).toBe('Slack water');
+    await page.getByText('Everything is there.').waitFor();
+  });
+
+  it('keeps another stroke as a route, and changes places with it', async () => {
+    await tab('Task');
+    await page.getByRole('button', { name: 'Keep as another route' }).click();
+    await page.getByRole('slider', { name: 'Pace' }).focus();
+    await page.keyboard.press('ArrowLeft');
+    await page.getByText('2.35 m/s').first().waitFor();
+    await page.getByRole('button', { name: 'Change places' }).click();
+    await page.getByText('2.40 m/s').first().waitFor();
+    await page.getByLabel('Route 1').fill('A little softer');
     await page.getByText('Everything is there.').waitFor();
   });
 
@@ -160,6 +186,7 @@ describe('a drill from nothing', () => {
       ['Open window', []],
       ['Farther', ['cue']],
     ]);
+    expect(exported.routes).toMatchObject([{ title: 'A little softer', plan: { speed: 2.35 } }]);
     const svg = await fileOf('Diagram as SVG');
     expect(svg).toMatch(/^<svg[^>]+xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
     expect(svg).not.toContain('var(--');

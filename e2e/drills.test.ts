@@ -59,6 +59,17 @@ describe('the drills', () => {
     expect(await page.getByRole('region', { name: /^Rules of/ }).count()).toBe(0);
   });
 
+  it('are chosen by how many balls must be set, and shown at their first stages', async () => {
+    await page.goto('/drills');
+    await page.getByRole('combobox', { name: 'Balls to set' }).click();
+    await page.getByRole('option', { name: 'up to 5 balls' }).click();
+    await page.getByLabel('Search the drills').fill('harbour turn');
+    await page.getByRole('radiogroup', { name: 'Which stages' }).getByText('first stages').click();
+    await page.locator('a[href="/drills/harbour-turn?stage=1"]').click();
+    await page.getByRole('heading', { name: 'Harbour turn' }).waitFor();
+    expect(new URL(page.url()).searchParams.get('stage')).toBe('1');
+  });
+
   it('are chosen for a player by what is due', async () => {
     await page.goto('/drills');
     await page.getByRole('combobox', { name: 'For whom' }).click();
@@ -69,6 +80,15 @@ describe('the drills', () => {
     await expect.poll(count).toBeLessThan(71);
     expect(await count()).toBeGreaterThan(0);
     expect(new URL(page.url()).searchParams.get('only')).toBe('suits');
+  });
+
+  it('with several routes show each with its stroke, and the address keeps which', async () => {
+    await page.goto('/drills/back-down-the-slip');
+    await page.getByText('2.75 m/s').waitFor();
+    await page.getByRole('radiogroup', { name: 'Route' }).getByText('Round by the far side').click();
+    await page.getByText('4.2 m/s').waitFor();
+    await page.reload();
+    await page.getByText('0.25 R right', { exact: false }).waitFor();
   });
 
   it('of a raised butt say what to mind', async () => {

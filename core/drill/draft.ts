@@ -118,6 +118,7 @@ export function blankDrill(table: PresetId): Drill {
     faults: { missed: ENDS, 'in-off': ENDS, 'wrong ball': ENDS, 'condition broken': ENDS },
     repair: 'play on',
     plan: { speed: 2.4, tip: { side: 0, height: 0.35 }, elevationDeg: 0 },
+    routes: [],
     unchecked: null,
     scoring: FIRST_SCORING['zone-points'],
     stages: [{ ...EMPTY_STAGE, title: 'Open window', bands: [...FIRST_BANDS] }],

@@ -61,21 +61,37 @@ export function resolvePlace(place: PlaceText, preset: TablePreset, { radius, pl
   return { x: base.x + step.along * ball, y: base.y + step.across * ball };
 }
 
+/** The ball of a drill's text on a table, among those that are placed before it. @throws RangeError as resolvePlace */
+function placeOne(
+  { id, at }: Drill['balls'][number],
+  preset: TablePreset,
+  placed: readonly BallOnTable[],
+): BallOnTable {
+  const cue = id === CUE_BALL;
+  const radius = cue ? preset.cueBallRadius : preset.ballRadius;
+  const mass = cue ? preset.cueBallMass : preset.ballMass;
+  return { id, ...resolvePlace(at, preset, { radius, placed }), radius, mass };
+}
+
 /**
  * The drill's placed balls on a table, in the order of its text.
  * @throws RangeError when a place does not exist on this kind of table
  */
 export function layOut(drill: Pick<Drill, 'balls'>, preset: TablePreset): readonly BallOnTable[] {
   const placed: BallOnTable[] = [];
-  for (const { id, at } of drill.balls) {
-    const cue = id === CUE_BALL;
-    const radius = cue ? preset.cueBallRadius : preset.ballRadius;
-    placed.push({
-      id,
-      ...resolvePlace(at, preset, { radius, placed }),
-      radius,
-      mass: cue ? preset.cueBallMass : preset.ballMass,
-    });
+  for (const ball of drill.balls) placed.push(placeOne(ball, preset, placed));
+  return placed;
+}
+
+/** The balls of a draft that can be placed on a table: those whose place it does not have are left out. */
+export function layOutWhatCan(drill: Pick<Drill, 'balls'>, preset: TablePreset): readonly BallOnTable[] {
+  const placed: BallOnTable[] = [];
+  for (const ball of drill.balls) {
+    try {
+      placed.push(placeOne(ball, preset, placed));
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+    }
   }
   return placed;
 }

@@ -11,7 +11,7 @@ import { mostPoints } from '../counting/bands.ts';
 import { buildTable } from '../table/table.ts';
 import { layOut } from './layout.ts';
 import { planShot, UnplayableDrillError } from './plannedShot.ts';
-import { isPositionDrill } from './positionDrill.ts';
+import { isPositionDrill, onRoute } from './positionDrill.ts';
 import { ballsOfSetUp, setUp } from './setUp.ts';
 import { atStage, tablesOf } from './stage.ts';
 
@@ -89,6 +89,18 @@ describe('the library', () => {
     expect(setUp(drill, preset, 5)).toEqual(setUp(drill, preset, 5));
     expect(setUp(drill, preset, 5)).not.toEqual(setUp(drill, preset, 6));
   });
+
+  it.each(positions.filter(({ drill }) => drill.routes.length > 0))(
+    '$title: its other routes earn points too, by another stroke',
+    ({ drill, stage }) => {
+      drill.routes.forEach((route, i) => {
+        expect(route.plan).not.toEqual(drill.plan);
+        const plan = planShot(onRoute(drill, i + 1), buildTable(drill.table));
+        expect(zonePoints('potted', plan.landing, plan.window, stage.bands)).toBeGreaterThan(0);
+      });
+      expect(() => onRoute(drill, drill.routes.length + 1)).toThrow(RangeError);
+    },
+  );
 
   it.each(positions)(
     '$title: its stroke pots the ball and ends in the best band at an angle',

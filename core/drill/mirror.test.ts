@@ -38,3 +38,18 @@ it('a planned stroke in the mirror ends at the mirrored place, whatever its side
     expect(other.landing.y).toBeCloseTo(table.width - plain.landing.y, 5);
   }
 });
+
+it('turns the side of every route round, and back', () => {
+  const drill = drills.filter(isPositionDrill)[0]!;
+  const { width } = TABLE_PRESETS[drill.table];
+  const routes = [
+    { title: 'With side', plan: { ...drill.plan, tip: { side: 0.25, height: 0.1 } } },
+    { title: 'Without', plan: { ...drill.plan, tip: { side: 0, height: -0.2 } } },
+  ];
+  const mirrored = mirrorDrill({ ...drill, routes }, width);
+  expect(mirrored.routes.map(({ plan }) => plan.tip)).toEqual([
+    { side: -0.25, height: 0.1 },
+    { side: -0, height: -0.2 },
+  ]);
+  expect(mirrorDrill(mirrored, width).routes).toEqual(routes);
+});

@@ -82,6 +82,10 @@ function mirrorTarget(target: Target, width: number): Target {
   }
 }
 
+function mirrorPlan(plan: NonNullable<Drill['plan']>): NonNullable<Drill['plan']> {
+  return { ...plan, tip: { ...plan.tip, side: -plan.tip.side } };
+}
+
 type Area = NonNullable<Drill['cueBall']['area']>;
 
 function mirrorArea({ from, to }: Area): Area {
@@ -108,7 +112,8 @@ export function mirrorDrill<D extends Drill>(drill: D, width: number): D {
     stages: drill.stages.map((stage) => ({ ...stage, moved: stage.moved.map(place) })),
     task: mirrorTask(drill.task),
     targets: drill.targets.map((target) => mirrorTarget(target, width)),
-    plan: plan && { ...plan, tip: { ...plan.tip, side: -plan.tip.side } },
+    plan: plan && mirrorPlan(plan),
+    routes: drill.routes.map((route) => ({ ...route, plan: mirrorPlan(route.plan) })),
     thrown: thrown && { ...thrown, area: mirrorArea(thrown.area) },
     cueBall: { ...cueBall, area: cueBall.area && mirrorArea(cueBall.area) },
   };

@@ -16,6 +16,14 @@ export interface PositionEntry {
   readonly document: PositionDrill;
 }
 
+/** The drill played by another of its routes. @param number from 1; 0 is the plan itself. @throws RangeError for another */
+export function onRoute(drill: PositionDrill, number: number): PositionDrill {
+  if (number === 0) return drill;
+  const route = drill.routes[number - 1];
+  if (route === undefined) throw new RangeError(`onRoute: the drill has no route ${number}`);
+  return { ...drill, plan: route.plan };
+}
+
 export function isPositionDrill(drill: Drill): drill is PositionDrill {
   return drill.task.kind === 'position' && drill.plan !== null && drill.scoring.method === 'zone-points';
 }

@@ -95,6 +95,10 @@ function ofScoring(drill: Drill): readonly Problem[] {
   if (drill.task.kind === 'position' && drill.plan === null) {
     problems.push({ field: 'plan', words: 'plan is missing: a position drill needs its planned stroke' });
   }
+  if (drill.routes.length > 0 && drill.task.kind !== 'position') {
+    const words = 'routes are strokes of a position drill only';
+    problems.push({ field: 'routes', words });
+  }
   if (drill.task.kind === 'land' && mostTargetPoints(drill.targets) === 0) {
     problems.push({ field: 'targets', words: 'targets are missing: draw where the cue ball should stop' });
   }

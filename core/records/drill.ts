@@ -138,6 +138,10 @@ export const drillSchema = object({
   repair: choice(['play on', 'ball in hand', 'cue ball back']),
   /** The planned stroke; the direction is solved on the table. Null where there is none to plan. */
   plan: planSchema.nullable().defined('${path} is missing'),
+  /** Other strokes that come to the same end; scored and benchmarked is the plan. */
+  routes: array(object({ title: text(60), plan: planSchema.required('${path} is missing') }).exact(UNKNOWN))
+    .required('${path} is missing')
+    .max(4, '${path} has at most four'),
   /** Why the plan cannot be checked by playing it; null where it is. */
   unchecked: text(200).nullable().defined('${path} is missing'),
   scoring: scoringSchema,

@@ -19,11 +19,11 @@ export async function readLibrary(folder: string): Promise<readonly Drill[]> {
 }
 
 /** Lists that older texts do not have. */
-const NEWER_LISTS: readonly string[] = ['targets', 'marks'];
+const NEWER_LISTS: readonly string[] = ['targets', 'marks', 'routes'];
 
 /** Digest of a drill's text: two drills that say the same have the same. */
 export function digestOf(drill: Drill): string {
-  // Texts from before there were targets and marks keep their digest, and so their revision.
+  // Texts from before there were targets, marks and routes keep their digest, and so their revision.
   const text = JSON.stringify(drill, (key, value: unknown) =>
     NEWER_LISTS.includes(key) && Array.isArray(value) && value.length === 0 ? undefined : value,
   );

@@ -1,5 +1,5 @@
 import { Button, Group, NumberInput, Text } from '@mantine/core';
-import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { sharePlace } from '../../core/drill/snapPlace.ts';
 import type { Drill, PlaceText } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
@@ -36,7 +36,7 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
   const preset = TABLE_PRESETS[drill.table];
   const view = shown(drill, part);
   const text = view.balls.find((ball) => ball.id === selected);
-  const placed = safely(view).find((ball) => ball.id === selected);
+  const placed = layOutWhatCan(view, preset).find((ball) => ball.id === selected);
   const move = (to: { readonly x: number; readonly y: number }) =>
     edit(placeBall(drill, part, selected, sharePlace(to, preset)), `typed ${selected}`);
   return (
@@ -105,13 +105,4 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
       </Text>
     </>
   );
-}
-
-function safely(drill: Drill) {
-  try {
-    return layOut(drill, TABLE_PRESETS[drill.table]);
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return [];
-  }
 }

@@ -1,10 +1,10 @@
-import { Alert, Button, Group, Tabs, Text, TextInput } from '@mantine/core';
+import { Alert, Button, Group, Tabs, Text, TextInput, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { problemsOf } from '../../core/drill/problems.ts';
-import { layOut } from '../../core/drill/layout.ts';
+import { layOutWhatCan } from '../../core/drill/layout.ts';
 import { drillSchema, type Drill } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillsQuery, planQuery } from '../api/queries.ts';
@@ -48,19 +48,23 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
   const [history, setHistory] = useState(() => startHistory(kept?.drill ?? start.drill));
   const [keptAt, setKeptAt] = useState(kept?.at);
   const [selected, setSelected] = useState(history.present.balls[0]?.id ?? '');
-  const [part, setPart] = useState<Part>('base');
+  const [chosenPart, setPart] = useState<Part>('base');
   const [tool, setTool] = useState<Tool>('move');
   const [snap, setSnap] = useState(true);
   const [failure, setFailure] = useState<string>();
   const drill = history.present;
+  // A stage that was chosen may be undone.
+  const part = chosenPart === 'base' || chosenPart > drill.stages.length ? 'base' : chosenPart;
   const edit = (next: Drill, step?: string) => setHistory((before) => change(before, next, step));
 
-  const unchanged = drill === start.drill;
+  // From the first change on everything is kept, also that it was undone.
+  const touched = useRef(kept !== undefined);
   useEffect(() => {
-    if (unchanged) return;
+    if (drill === start.drill && !touched.current) return;
+    touched.current = true;
     const at = Date.now();
     void keepDraft(draftName, { drill, basedOn, at }).then(() => setKeptAt(at));
-  }, [draftName, drill, basedOn, unchanged]);
+  }, [draftName, drill, basedOn, start]);
 
   const problems = problemsOf(drill);
   const missing = problemsInWords(problems);
@@ -90,6 +94,7 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
 
   async function startAgain() {
     await dropDraft(draftName);
+    touched.current = false;
     setBasedOn(start.basedOn);
     setHistory((before) => change(before, start.drill, undefined));
     setKeptAt(undefined);
@@ -97,7 +102,7 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
 
   function key(event: KeyboardEvent) {
     const preset = TABLE_PRESETS[drill.table];
-    const ball = playable ? layOut(view, preset).find((each) => each.id === selected) : undefined;
+    const ball = layOutWhatCan(view, preset).find((each) => each.id === selected);
     const to = ball && arrowStep(event, ball, preset.length);
     if (to !== undefined) {
       edit(placeBall(drill, part, selected, placeFor(drill, part, selected, to, false)));
@@ -120,6 +125,9 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
   return (
     <div className="designer" onKeyDown={pageKey} role="presentation">
       <div>
+        <Title order={1} className="visually-hidden">
+          Designer
+        </Title>
         <Group align="end" gap={8} mb={6} wrap="nowrap">
           <TextInput
             label="Title"

@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
 import { distance, type Point } from '../../core/math/point.ts';
@@ -44,13 +44,7 @@ function ballsOf(drill: Drill): readonly BallOnTable[] {
     return ballsOfSetUp(setUp(drill, preset, SEED));
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    return drill.balls.flatMap((_, i) => {
-      try {
-        return layOut({ balls: drill.balls.slice(0, i + 1) }, preset).slice(-1);
-      } catch {
-        return [];
-      }
-    });
+    return layOutWhatCan(drill, preset);
   }
 }
 

@@ -3,6 +3,7 @@ import { IconPlayerPlay } from '@tabler/icons-react';
 import { toDegrees, toRadians } from '../../core/math/angle.ts';
 import { StrokePanel } from '../lab/StrokePanel.tsx';
 import type { PanelProps } from './BallsPanel.tsx';
+import { RouteList } from './RouteList.tsx';
 
 interface StrokePartProps extends PanelProps {
   readonly onPlay: () => void;
@@ -58,6 +59,7 @@ export function StrokePart({ drill, edit, onPlay, ready }: StrokePartProps) {
           The direction is found on the table so that the ball is potted.
         </Text>
       </Group>
+      <RouteList drill={drill} edit={edit} />
     </div>
   );
 }

@@ -103,6 +103,14 @@ describe('a change of a drill', () => {
     expect(Math.hypot(after.x - before.x, after.y - before.y)).toBeLessThan(5e-4);
   });
 
+  it('is possible also while a ball lies where the table has no place for it', () => {
+    const lost = { ...drill, balls: [...drill.balls, { id: '3', at: { spot: 'blue' as const } }] };
+    expect(placeFor(lost, 'base', '3', { x: 1, y: 0.5 }, true)).toHaveProperty('share');
+    expect(addBall(lost, '4').balls).toHaveLength(5);
+    expect(removeBall(lost, 'base', '3')).toEqual(drill);
+    expect(problemsOf(placeBall(lost, 'base', '3', { spot: 'head' }))).toEqual([]);
+  });
+
   it('adds balls under free names, none on another', () => {
     let full = drill;
     for (let i = 0; i < 12; i++) full = addBall(full, freeNames(full)[0] ?? '');

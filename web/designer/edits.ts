@@ -1,5 +1,5 @@
 import { sharePlace, snapPlace } from '../../core/drill/snapPlace.ts';
-import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
+import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { slugOf } from '../../core/drill/draft.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { Point } from '../../core/math/point.ts';
@@ -42,7 +42,7 @@ export function placeFor(drill: Drill, part: Part, id: string, wanted: Point, sn
   if (!snap) return sharePlace(wanted, preset);
   const { balls } = shown(drill, part);
   const index = balls.findIndex((ball) => ball.id === id);
-  const before = layOut({ balls: balls.slice(0, Math.max(0, index)) }, preset);
+  const before = layOutWhatCan({ balls: balls.slice(0, Math.max(0, index)) }, preset);
   const radius = id === CUE_BALL ? preset.cueBallRadius : preset.ballRadius;
   return snapPlace(wanted, preset, radius, before);
 }
@@ -61,7 +61,7 @@ export function freeNames(drill: Drill): readonly string[] {
 /** A ball more, in the middle of the table or on a free place beside it. */
 export function addBall(drill: Drill, id: string): Drill {
   const preset = TABLE_PRESETS[drill.table];
-  const taken = layOut(drill, preset);
+  const taken = layOutWhatCan(drill, preset);
   const free = Array.from({ length: 40 }, (_, i) => ({
     x: preset.length / 2 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 3 * preset.ballRadius,
     y: preset.width / 2,
@@ -82,7 +82,7 @@ export function removeBall(drill: Drill, part: Part, id: string): Drill {
     }));
   }
   const preset = TABLE_PRESETS[drill.table];
-  const places = new Map(layOut(drill, preset).map((ball) => [ball.id, ball]));
+  const places = new Map(layOutWhatCan(drill, preset).map((ball) => [ball.id, ball]));
   const freed = (ball: Drill['balls'][number]) => {
     const at = places.get(ball.id);
     const leans = 'beside' in ball.at && ball.at.beside === id;

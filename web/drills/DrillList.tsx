@@ -1,4 +1,15 @@
-import { Button, Chip, Group, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
+import {
+  Button,
+  Chip,
+  Group,
+  SegmentedControl,
+  Select,
+  SimpleGrid,
+  Stack,
+  Text,
+  TextInput,
+  Title,
+} from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
@@ -28,6 +39,18 @@ const TIMES = [
   { value: '40', label: 'up to 40 minutes' },
 ];
 
+const BALLS = [
+  { value: '2', label: 'up to 2 balls' },
+  { value: '5', label: 'up to 5 balls' },
+  { value: '9', label: 'up to 9 balls' },
+];
+
+/** Which stage the pictures show, and a click leads to. */
+const STAGES = [
+  { value: 'first', label: 'first stages' },
+  { value: 'last', label: 'last stages' },
+];
+
 function choiceOf(params: URLSearchParams): DrillChoice {
   return {
     words: params.get('q') ?? '',
@@ -35,6 +58,7 @@ function choiceOf(params: URLSearchParams): DrillChoice {
     skill: SKILLS.find((skill) => skill === params.get('skill')),
     table: PRESET_IDS.find((preset) => preset === params.get('on')),
     minutes: params.has('time') ? Number(params.get('time')) : undefined,
+    balls: params.has('balls') ? Number(params.get('balls')) : undefined,
     only: MARKS.filter((mark) => params.getAll('only').includes(mark)),
   };
 }
@@ -111,7 +135,7 @@ export function DrillList() {
         <TextInput
           aria-label="Search the drills"
           placeholder="Search"
-          w={220}
+          w={180}
           value={choice.words}
           onChange={(event) => set('q', event.currentTarget.value)}
         />
@@ -119,7 +143,7 @@ export function DrillList() {
           aria-label="Kind of table"
           placeholder="any table"
           clearable
-          w={210}
+          w={190}
           data={PRESET_IDS.map((id) => ({ value: id, label: TABLE_PRESETS[id].name }))}
           value={choice.table ?? null}
           onChange={(value) => set('on', value)}
@@ -128,7 +152,7 @@ export function DrillList() {
           aria-label="Skill"
           placeholder="any skill"
           clearable
-          w={180}
+          w={170}
           data={SKILLS.map((skill) => ({ value: skill, label: capital(skill) }))}
           value={choice.skill ?? null}
           onChange={(value) => set('skill', value)}
@@ -141,6 +165,15 @@ export function DrillList() {
           data={TIMES}
           value={choice.minutes === undefined ? null : String(choice.minutes)}
           onChange={(value) => set('time', value)}
+        />
+        <Select
+          aria-label="Balls to set"
+          placeholder="any balls"
+          clearable
+          w={150}
+          data={BALLS}
+          value={choice.balls === undefined ? null : String(choice.balls)}
+          onChange={(value) => set('balls', value)}
         />
         <Text c="dimmed" data-testid="count">
           {shown.length === 1 ? '1 drill' : `${shown.length} drills`}
@@ -161,6 +194,13 @@ export function DrillList() {
             onChange={(value) => set('for', value)}
           />
         )}
+        <SegmentedControl
+          size="xs"
+          aria-label="Which stages"
+          data={STAGES}
+          value={params.get('stage') === 'first' ? 'first' : 'last'}
+          onChange={(value) => set('stage', value === 'first' ? value : null)}
+        />
         <Chip.Group multiple value={[...choice.only]} onChange={setMarks}>
           {MARKS.filter((mark) => params.has('for') || (mark !== 'due' && mark !== 'suits')).map((mark) => (
             <Chip key={mark} value={mark} size="sm" color="indigo" variant="outline">
@@ -172,7 +212,12 @@ export function DrillList() {
       {shown.length === 0 && <Text>No drill is like this. Take one of the conditions away.</Text>}
       <SimpleGrid cols={{ base: 1, sm: 2, md: 4 }} spacing="sm">
         {shown.map((entry) => (
-          <DrillCard key={entry.document.slug} entry={entry} need={needs.get(entry.document.slug)} />
+          <DrillCard
+            key={entry.document.slug}
+            entry={entry}
+            stage={params.get('stage') === 'first' ? 1 : entry.document.stages.length}
+            need={needs.get(entry.document.slug)}
+          />
         ))}
       </SimpleGrid>
       <ImportDialog opened={importing} onClose={importDialog.close} />
@@ -181,16 +226,21 @@ export function DrillList() {
 }
 
 interface DrillCardProps {
+  /** Number of the stage that is shown. */
+  readonly stage: number;
   readonly entry: ListedDrill;
   readonly need: PracticeNeed | undefined;
 }
 
-function DrillCard({ entry, need }: DrillCardProps) {
+function DrillCard({ entry, stage, need }: DrillCardProps) {
   const { document } = entry;
   return (
     <div className="drill-card">
-      <Link to={`/drills/${document.slug}`} className="card card-link">
-        <DrillDrawing drill={atStage(document, document.stages.length)} stage={1} small />
+      <Link
+        to={`/drills/${document.slug}${stage === document.stages.length ? '' : `?stage=${stage}`}`}
+        className="card card-link"
+      >
+        <DrillDrawing drill={atStage(document, stage)} stage={stage} small />
         <Text fw={700} size="lg" mt={4} pr={40}>
           {document.title}
         </Text>

@@ -3,7 +3,7 @@ import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
-import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
+import { isPositionDrill, onRoute, type PositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { ListedDrill } from '../../core/records/club.ts';
@@ -47,11 +47,14 @@ interface DrillSheetProps {
 
 function DrillSheet({ entry, tables }: DrillSheetProps) {
   const drill = entry.document;
-  const { stage, fitting, table, choice, set } = useSetting(drill, tables);
+  const { stage, fitting, table, choice, params, set } = useSetting(drill, tables);
   const built = tableOfCard(choice.on.card, choice.on.conditions);
   const staged = atStage(drill, stage);
   const game = gameOf(staged);
-  const position = isPositionDrill(staged) ? staged : undefined;
+  const planned = isPositionDrill(staged) ? staged : undefined;
+  const wanted = Number(params.get('route') ?? 0);
+  const route = planned?.routes[wanted - 1] === undefined ? 0 : wanted;
+  const position = planned && onRoute(planned, route);
   const plan = useQuery(planQuery(position, choice.on));
   const { term } = useWords();
   const playback = usePlayback(plan.data);
@@ -105,6 +108,17 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
                 onChange={(id) => set('table', id)}
               />
             )}
+            {planned !== undefined && planned.routes.length > 0 && (
+              <SegmentedControl
+                aria-label="Route"
+                value={String(route)}
+                onChange={(value) => set('route', value === '0' ? null : value)}
+                data={[
+                  { value: '0', label: 'As planned' },
+                  ...planned.routes.map(({ title }, i) => ({ value: String(i + 1), label: title })),
+                ]}
+              />
+            )}
             <SegmentedControl
               aria-label="Stage"
               value={String(stage)}
@@ -149,7 +163,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             {plan.data !== undefined && <Stroke drill={position} plan={plan.data} />}
             <Points drill={position} stage={stage} />
             <BenchmarkPanel
-              entry={{ revision: entry.revision, document: position }}
+              entry={{ revision: entry.revision, document: planned ?? position }}
               stage={stage}
               table={choice}
             />

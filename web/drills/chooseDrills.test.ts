@@ -23,6 +23,7 @@ const ANY: DrillChoice = {
   skill: undefined,
   table: undefined,
   minutes: undefined,
+  balls: undefined,
   only: [],
 };
 const slugs = (choice: Partial<DrillChoice>) =>
@@ -48,6 +49,17 @@ describe('choosing a drill', () => {
       expect(document.minutes).toBeLessThanOrEqual(20);
     }
     expect(slugs({ family: 'break', minutes: 10 })).toEqual([]);
+  });
+
+  it('by how many balls must be set: a rack and what is thrown count too', () => {
+    const few = chooseDrills(entries, { ...ANY, balls: 2 });
+    expect(few.length).toBeGreaterThan(5);
+    for (const { document } of few) {
+      expect(document.rack).toBeNull();
+      expect(document.balls.filter(({ id }) => id !== 'cue').length).toBeLessThanOrEqual(2);
+    }
+    expect(slugs({ balls: 14 })).not.toContain('eight-head');
+    expect(slugs({ balls: 15 })).toContain('eight-head');
   });
 
   it('by marks: own, favourites, and what is put away only when it is asked for', () => {

@@ -1,3 +1,4 @@
+import { objectBalls } from '../../core/drill/round.ts';
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
 import type { ListedDrill } from '../../core/records/club.ts';
@@ -12,6 +13,8 @@ export interface DrillChoice {
   readonly table: PresetId | undefined;
   /** Time that there is. */
   readonly minutes: number | undefined;
+  /** Object balls that are to be set, at most. */
+  readonly balls: number | undefined;
   readonly only: readonly Mark[];
 }
 
@@ -59,6 +62,7 @@ export function chooseDrills(
         (choice.skill === undefined || document.skills.includes(choice.skill)) &&
         (choice.table === undefined || tablesOf(document).includes(choice.table)) &&
         (choice.minutes === undefined || document.minutes <= choice.minutes) &&
+        (choice.balls === undefined || objectBalls(document).length <= choice.balls) &&
         words.every((word) => text.includes(word)) &&
         entry.archived === choice.only.includes('put away') &&
         choice.only.every((mark) => hasMark(entry, mark, needs.get(document.slug)))

@@ -21,6 +21,7 @@ const DEFAULTS = {
   faults: {},
   repair: 'play on',
   plan: null,
+  routes: [],
   unchecked: null,
 } as const;
 
