@@ -73,6 +73,14 @@ describe('targets', () => {
       const { x, y } = await pixelOf(page, place);
       await page.mouse.click(x, y);
     }
+    await tool('Cushion');
+    await drag({ x: 0.8, y: 1.2 }, { x: 1.1, y: 1.2 });
+    await targets.getByText('Stretch of cushion').waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await targets.getByRole('button', { name: 'A ball to be met at a thickness' }).click();
+    await targets.getByLabel('Covered').fill('25');
+    await expect.poll(() => targets.getByLabel('Covered').inputValue()).toBe('25 %');
+    await targets.getByRole('button', { name: 'Take away' }).last().click();
     const buttons = targets.getByRole('button', { name: 'Take away' });
     await expect.poll(() => buttons.count()).toBe(4);
     await page.locator('svg.table-drawing text', { hasText: '4' }).waitFor();

@@ -35,6 +35,12 @@ describe('what keeps a drill from being used', () => {
 
   it.each([
     ['a ball that is not there', { task: firstTask('position', ['1', '7']) }, 'task.next.ball', '7'],
+    [
+      'a thickness of a ball that is not there',
+      { targets: [{ kind: 'thickness', ball: '9', from: 0.4, to: 0.6 }] },
+      'targets[0]',
+      'no ball 9',
+    ],
     ['no planned stroke', { plan: null }, 'plan', 'planned stroke'],
     ['nowhere to land', { task: firstTask('land', ['1']) }, 'targets', 'where the cue ball should stop'],
     [

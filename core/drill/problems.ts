@@ -78,6 +78,9 @@ function ofNames(drill: Drill): readonly Problem[] {
   const known = [CUE_BALL, ...objectBalls(drill)];
   const named = [
     ...ballsOfTask(drill),
+    ...drill.targets.flatMap((target, i) =>
+      target.kind === 'thickness' ? [{ field: `targets[${i}]`, id: target.ball }] : [],
+    ),
     ...drill.stages.flatMap((stage, i) =>
       [...stage.without, ...stage.moved.map((ball) => ball.id)].map((id) => ({
         field: `stages[${i}]`,

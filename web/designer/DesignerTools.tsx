@@ -19,6 +19,7 @@ const TOOLS: readonly { readonly value: Tool; readonly label: string }[] = [
   { value: 'rectangle', label: 'Rectangle' },
   { value: 'polygon', label: 'Corners' },
   { value: 'way', label: 'Way' },
+  { value: 'cushion', label: 'Cushion' },
 ];
 
 /** What a drag does, and which part of the drill it changes. */

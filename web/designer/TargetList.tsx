@@ -1,6 +1,8 @@
 import { Button, Group, NumberInput, Text, Title } from '@mantine/core';
-import type { Target } from '../../core/records/drill.ts';
+import { objectBalls } from '../../core/drill/round.ts';
+import type { Drill, Target } from '../../core/records/drill.ts';
 import type { PanelProps } from './BallsPanel.tsx';
+import { BallField } from './fields.tsx';
 
 const WORDS: Readonly<Record<Target['kind'], string>> = {
   rings: 'Rings',
@@ -27,6 +29,7 @@ function withPoints(target: Target, k: number, points: number): Target {
 /** The drawn targets: what each earns, and how to be rid of one. */
 export function TargetList({ drill, edit }: PanelProps) {
   const { targets } = drill;
+  const [first] = objectBalls(drill);
   const put = (list: readonly Target[], step?: string) => edit({ ...drill, targets: [...list] }, step);
   return (
     <section aria-labelledby="targets-title">
@@ -35,7 +38,7 @@ export function TargetList({ drill, edit }: PanelProps) {
       </Title>
       {targets.length === 0 && (
         <Text size="sm" c="dimmed">
-          None drawn. Choose Rings, Rectangle, Corners or Way above the table and draw one.
+          None drawn. Choose Rings, Rectangle, Corners, Way or Cushion above the table and draw one.
         </Text>
       )}
       {targets.map((target, i) => (
@@ -61,11 +64,68 @@ export function TargetList({ drill, edit }: PanelProps) {
               }
             />
           ))}
+          {target.kind === 'thickness' && (
+            <Thickness
+              target={target}
+              drill={drill}
+              onChange={(next) =>
+                put(
+                  targets.map((each, other) => (other === i ? next : each)),
+                  `thickness ${i}`,
+                )
+              }
+            />
+          )}
           <Button size="compact-xs" variant="default" onClick={() => put(targets.filter((_, k) => k !== i))}>
             Take away
           </Button>
         </Group>
       ))}
+      {first !== undefined && (
+        <Button
+          size="compact-xs"
+          variant="default"
+          mt={6}
+          onClick={() => put([...targets, { kind: 'thickness', ball: first, from: 0.4, to: 0.6 }])}
+        >
+          A ball to be met at a thickness
+        </Button>
+      )}
     </section>
+  );
+}
+
+interface ThicknessProps {
+  readonly target: Extract<Target, { kind: 'thickness' }>;
+  readonly drill: Drill;
+  readonly onChange: (target: Target) => void;
+}
+
+/** Which ball, and which share of it the cue ball is to cover. */
+function Thickness({ target, drill, onChange }: ThicknessProps) {
+  const percent = (key: 'from' | 'to', label: string) => (
+    <NumberInput
+      label={label}
+      size="xs"
+      w={70}
+      hideControls
+      min={0}
+      max={100}
+      suffix=" %"
+      value={Math.round(100 * target[key])}
+      onChange={(value) => typeof value === 'number' && onChange({ ...target, [key]: value / 100 })}
+    />
+  );
+  return (
+    <>
+      <BallField
+        label="Ball"
+        drill={drill}
+        value={target.ball}
+        onChange={(ball) => onChange({ ...target, ball })}
+      />
+      {percent('from', 'Covered')}
+      {percent('to', 'to')}
+    </>
   );
 }

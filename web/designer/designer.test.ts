@@ -135,6 +135,10 @@ describe('a change of a drill', () => {
       expect(targetPoints({ x: 2.2, y: 1 }, [target], POOL, []), kind).toBe(0);
       expect(problemsOf({ ...landing, targets: [target] })).toEqual([]);
     }
+    const along = drawnTarget(drill, 'cushion', { x: 1.9, y: 0.05 }, { x: 1.27, y: 0.2 });
+    expect(along).toEqual({ kind: 'cushion', side: 'right', from: 0.5, to: 0.748 });
+    const across = drawnTarget(drill, 'cushion', { x: 2.5, y: 0.3175 }, { x: 2.4, y: 0.635 });
+    expect(across).toEqual({ kind: 'cushion', side: 'foot', from: 0.25, to: 0.5 });
     const corners = [from, { x: 1.3, y: 0.4 }, to];
     const polygon = drawnPolygon(drill, corners);
     expect(targetPoints({ x: 1.2, y: 0.5 }, [polygon], POOL, [])).toBe(1);

@@ -4,6 +4,8 @@ import { slugOf } from '../../core/drill/draft.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill, PlaceText, Target } from '../../core/records/drill.ts';
+import { CUSHION_SIDES, type CushionSide } from '../../core/records/drillText/places.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 
 /** The base of a drill, or one of its stages by number. */
@@ -100,7 +102,12 @@ export function removeBall(drill: Drill, part: Part, id: string): Drill {
 }
 
 /** What a drag over the cloth draws, from its first place to its last. */
-export type DrawnKind = 'rings' | 'rectangle' | 'way';
+export type DrawnKind = 'rings' | 'rectangle' | 'way' | 'cushion';
+
+function nearestSide({ x, y }: Point, { length, width }: TablePreset): CushionSide {
+  const away = { head: x, foot: length - x, right: y, left: width - y };
+  return CUSHION_SIDES.reduce((near, side) => (away[side] < away[near] ? side : near));
+}
 
 const LEAST_RADIUS = 0.5;
 const INNER = 0.5;
@@ -122,6 +129,12 @@ export function drawnTarget(drill: Drill, kind: DrawnKind, from: Point, to: Poin
         { radius, points: 1 },
       ],
     };
+  }
+  if (kind === 'cushion') {
+    const side = nearestSide(from, preset);
+    const axis = side === 'head' || side === 'foot' ? 'across' : 'along';
+    const ends = [share(from)[axis], share(to)[axis]];
+    return { kind, side, from: Math.min(...ends), to: Math.max(...ends) };
   }
   if (kind === 'way') return { kind, from: share(from), to: share(to), room: 1, points: 1 };
   return { kind, from: share(from), to: share(to), points: 1 };
