@@ -8,7 +8,7 @@ import {
   openRoundSchema,
 } from '../core/records/club.ts';
 import type { Drill } from '../core/records/drill.ts';
-import { findDrill, LIBRARY } from './db/queries/drills.ts';
+import { findDrill, LIBRARY, storeRevision } from './db/queries/drills.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 
 let test: TestApp;
@@ -110,6 +110,16 @@ describe('a drill of the club’s own', () => {
     expect((await save(named('shared'), 2, 'shared')).status).toBe(200);
     const response = await send(test.app, 'GET', '/api/drills/shared', { cookie: club.coach });
     expect(await response.json()).toMatchObject({ revision: 3, document: { title: turn.title } });
+  });
+
+  it('stays the club’s, and can be changed, when the library gets one of its name', async () => {
+    await save(named('jetty'), null, 'jetty');
+    await storeRevision(test.pool, LIBRARY, named('jetty', { title: 'Shipped' }), 'digest', null);
+    expect((await save(named('jetty', { title: 'Ours' }), 1, 'jetty')).status).toBe(200);
+    const shown = async (cookie: string) =>
+      (await send(test.app, 'GET', '/api/drills/jetty', { cookie })).json();
+    expect(await shown(club.coach)).toMatchObject({ own: true, revision: 2, document: { title: 'Ours' } });
+    expect(await shown(other.coach)).toMatchObject({ own: false, document: { title: 'Shipped' } });
   });
 
   it('put away and brought back is the same, with its favourite mark', async () => {

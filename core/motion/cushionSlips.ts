@@ -117,7 +117,7 @@ export function createSlipSolver(p: MotionParameters, sin: number): SlipSolver {
    */
   let offBy = 0;
   function attempt(h: number): void {
-    // Written out, and the work left to the last stage, on which alone it depends: the loops take half as long again.
+    // Written out, since loops over four take longer. The work enters no derivative: only the last stage needs it.
     const s1 = state[0]!;
     const s2 = state[1]!;
     const c1 = state[2]!;

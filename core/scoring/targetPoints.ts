@@ -14,7 +14,7 @@ function onTable({ along, across }: Corner, { length, width }: TablePreset): Poi
   return { x: along * length, y: across * width };
 }
 
-/** Whether a place lies inside a polygon, by how often a ray from it crosses the sides; on a side counts as inside. */
+/** Whether a place lies inside a polygon, by how often a ray from it crosses the sides (even and odd). */
 function isInside(place: Point, corners: readonly Point[]): boolean {
   let inside = false;
   corners.forEach((a, i) => {
@@ -33,7 +33,11 @@ function fromStretch(place: Point, a: Point, b: Point): number {
   return distance(place, { x: a.x + s * (b.x - a.x), y: a.y + s * (b.y - a.y) });
 }
 
-/** Where a target lies on a table, for those that a ball can stop in: its outline's measures in metres. */
+/**
+ * The middle of rings on a table, metres.
+ * @param placed the drill's placed balls, for rings that lie beside one
+ * @throws RangeError at a place that this kind of table does not have
+ */
 export function centreOfRings(
   target: Extract<Target, { kind: 'rings' }>,
   preset: TablePreset,

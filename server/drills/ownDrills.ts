@@ -35,14 +35,15 @@ export async function saveDrill(
   }
   const digest = digestOf(drill);
   await inTransaction(pool, async (db) => {
-    if ((await newestRevision(db, LIBRARY, drill.slug)) !== undefined) {
+    const newest = await newestRevision(db, viewer.clubId, drill.slug);
+    // A drill that the club had before the library got one of its name stays the club's.
+    if (newest === undefined && (await newestRevision(db, LIBRARY, drill.slug)) !== undefined) {
       throw new Refusal(
         409,
         'document.slug is that of a drill of the library: choose another',
         'document.slug',
       );
     }
-    const newest = await newestRevision(db, viewer.clubId, drill.slug);
     const same = await revisionWith(db, viewer.clubId, drill.slug, digest);
     if (newest !== undefined && same === newest) return;
     if (newest !== undefined && basedOn === null) {

@@ -101,6 +101,12 @@ export function removeBall(drill: Drill, part: Part, id: string): Drill {
   };
 }
 
+/** A corner of a target in shares of the table, to a third of a millimetre; what lies beyond the noses ends at them. */
+function cornerAt({ x, y }: Point, { length, width }: TablePreset) {
+  const part = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 10_000) / 10_000;
+  return { along: part(x / length), across: part(y / width) };
+}
+
 /** What a drag over the cloth draws, from its first place to its last. */
 export type DrawnKind = 'rings' | 'rectangle' | 'way' | 'cushion';
 
@@ -114,10 +120,7 @@ const INNER = 0.5;
 
 export function drawnTarget(drill: Drill, kind: DrawnKind, from: Point, to: Point): Target {
   const preset = TABLE_PRESETS[drill.table];
-  const share = ({ x, y }: Point) => {
-    const part = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 10_000) / 10_000;
-    return { along: part(x / preset.length), across: part(y / preset.width) };
-  };
+  const share = (place: Point) => cornerAt(place, preset);
   if (kind === 'rings') {
     const widths = Math.hypot(to.x - from.x, to.y - from.y) / (2 * preset.ballRadius);
     const radius = Math.round(4 * Math.min(30, Math.max(2 * LEAST_RADIUS, widths))) / 4;
@@ -143,12 +146,7 @@ export function drawnTarget(drill: Drill, kind: DrawnKind, from: Point, to: Poin
 /** A polygon through places of the cloth. */
 export function drawnPolygon(drill: Drill, places: readonly Point[]): Target {
   const preset = TABLE_PRESETS[drill.table];
-  const part = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 10_000) / 10_000;
-  return {
-    kind: 'polygon',
-    corners: places.map(({ x, y }) => ({ along: part(x / preset.length), across: part(y / preset.width) })),
-    points: 1,
-  };
+  return { kind: 'polygon', corners: places.map((place) => cornerAt(place, preset)), points: 1 };
 }
 
 /** Another title; a drill that is not saved yet is called by it. */
