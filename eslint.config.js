@@ -18,6 +18,7 @@ const ROOMS = [
   ['rules'],
   ['drill'],
   ['scoring'],
+  ['virtual'],
   ['formats'],
 ];
 

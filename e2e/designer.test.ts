@@ -154,7 +154,7 @@ describe('a drill from nothing', () => {
   it('is tried at once by a virtual player, gets a stage more, and is saved', async () => {
     await tab('Try');
     await page.getByRole('button', { name: 'Play a round' }).click();
-    await reads(page.getByTestId('tried'), /^\d+ of 30$/);
+    await reads(page.getByTestId('tried'), /^\d+ of 30 points$/);
     await tab('Stages');
     await page.getByRole('button', { name: 'One stage more' }).click();
     await page.getByText('The title of stage 2 is missing').waitFor();
@@ -172,6 +172,17 @@ describe('a drill from nothing', () => {
     await save().click();
     await page.getByRole('heading', { name: 'Slack water' }).waitFor();
     await page.getByText('the club’s own, revision 1').waitFor();
+  });
+
+  it('of any kind is tried by a virtual player, whose attempts are told', async () => {
+    const other = await browser.context.newPage();
+    await other.goto('/drills/new?from=harbour-rounds');
+    await other.getByRole('tab', { name: 'Try', exact: true }).click();
+    await other.getByRole('button', { name: 'Play a round' }).click();
+    await reads(other.getByTestId('tried'), /^\d+ of \d+ balls$/);
+    await other.getByText(/^The middle one of \d+ rounds: \d+ of \d+ balls\.$/).waitFor();
+    expect(await other.getByRole('cell', { name: /^(cleared|\d+ made)$/ }).count()).toBeGreaterThan(2);
+    await other.close();
   });
 
   it('is found among the club’s own, and as a favourite once it is one', async () => {

@@ -66,6 +66,12 @@ export function createRouter() {
               path: '/lab',
               lazy: async () => ({ Component: (await import('./lab/LabPage.tsx')).LabPage }),
             },
+            {
+              path: '/lab/position',
+              lazy: async () => ({
+                Component: (await import('./lab/position/PositionPage.tsx')).PositionPage,
+              }),
+            },
             { path: '*', element: <NoSuchPage /> },
           ],
         },

@@ -1,7 +1,7 @@
 import type { Point } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { Shot } from '../motion/shot.ts';
-import { execute } from '../player/execute.ts';
+import { executed } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { PocketName } from '../table/pockets.ts';
@@ -45,7 +45,5 @@ export function landingCloud(
   seed: number,
 ): readonly Execution[] {
   const random = createRandom(seed);
-  return Array.from({ length: count }, () =>
-    playOnce({ ...plan, strike: execute(plan.strike, error, random) }, task),
-  );
+  return Array.from({ length: count }, () => playOnce(executed(plan, error, random), task));
 }

@@ -1,6 +1,7 @@
 import { toRadians } from '../math/angle.ts';
 import type { Point } from '../math/point.ts';
 import { executionErrorOf, type LevelName } from '../player/levels.ts';
+import { gridOver } from './grid.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
 import { potChance } from '../shot/potChance.ts';
 import type { PocketName } from '../table/pockets.ts';
@@ -35,25 +36,11 @@ export function positionWindow(
   pocket: PocketName,
   level: LevelName,
 ): PositionWindow {
-  const radius = table.preset.cueBallRadius;
-  const spanX = table.length - 2 * radius;
-  const spanY = table.width - 2 * radius;
-  const columns = Math.ceil(spanX / GRID_STEP) + 1;
-  const rows = Math.ceil(spanY / GRID_STEP) + 1;
-  const dx = spanX / (columns - 1);
-  const dy = spanY / (rows - 1);
-  const chances = new Float32Array(columns * rows);
   const acceptance = acceptanceOf(table, object, pocket);
-  if (acceptance !== undefined) {
-    const error = toRadians(executionErrorOf(level, table.preset.game).directionDeg);
-    for (let j = 0; j < rows; j++) {
-      for (let i = 0; i < columns; i++) {
-        const cue = { x: radius + i * dx, y: radius + j * dy };
-        chances[j * columns + i] = potChance(table, cue, { object, acceptance }, error);
-      }
-    }
-  }
-  return { columns, rows, x0: radius, y0: radius, dx, dy, chances };
+  const error = toRadians(executionErrorOf(level, table.preset.game).directionDeg);
+  return gridOver(table, GRID_STEP, (cue) =>
+    acceptance === undefined ? 0 : potChance(table, cue, { object, acceptance }, error),
+  );
 }
 
 /** The chance at a place, between the grid's points bilinear, beyond its edge as on the edge. */

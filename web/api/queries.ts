@@ -21,6 +21,7 @@ import {
 } from '../../core/records/tableCard.ts';
 import type { LevelName } from '../../core/player/levels.ts';
 import type { PositionDrill, PositionEntry } from '../../core/drill/positionDrill.ts';
+import type { Drill } from '../../core/records/drill.ts';
 import { computeBenchmark, computeTolerance, solvePlan, tryRound } from '../workers/solver.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 import type { TableChoice } from '../hall/tableChoice.ts';
@@ -114,7 +115,7 @@ export const planQuery = (drill: PositionDrill | undefined, on: TableAsPlayed | 
 
 /** A round by a virtual player; another seed is another round. Nothing is played while the drill is not ready. */
 export const tryQuery = (
-  drill: PositionDrill | undefined,
+  drill: Drill | undefined,
   on: TableAsPlayed,
   stage: number,
   level: LevelName,

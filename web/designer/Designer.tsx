@@ -238,7 +238,7 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
           <TextPanel {...panel} />
         </Tabs.Panel>
         <Tabs.Panel value="try" pt={8}>
-          <TryPanel drill={position} stage={stage} on={on} ready={current !== undefined} />
+          <TryPanel drill={playable ? drill : undefined} stage={stage} on={on} />
         </Tabs.Panel>
       </Tabs>
     </div>

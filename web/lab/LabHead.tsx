@@ -8,13 +8,15 @@ import { ConditionsChoices } from '../hall/ConditionsChoices.tsx';
 import { conditionsInWords } from '../hall/conditionWords.ts';
 import { asPlayed, currentState } from '../hall/tableChoice.ts';
 import type { ChosenTable } from './labState.ts';
+import { LabTabs } from './LabTabs.tsx';
 
 interface LabHeadProps {
   readonly tables: readonly ClubTable[];
   readonly table: Table;
   readonly chosen: ChosenTable | undefined;
   readonly onChoose: (chosen: ChosenTable) => void;
-  readonly onHop: (hop: boolean) => void;
+  /** Left out where hops do not matter. */
+  readonly onHop?: (hop: boolean) => void;
 }
 
 /** Which table, how it plays tonight, and whether balls may leave the bed. */
@@ -22,7 +24,10 @@ export function LabHead({ tables, table, chosen, onChoose, onHop }: LabHeadProps
   const conditions = chosen?.conditions ?? ORDINARY_CONDITIONS;
   return (
     <Group justify="space-between" align="end">
-      <Title order={1}>Lab</Title>
+      <Group gap="lg" align="end">
+        <Title order={1}>Lab</Title>
+        <LabTabs />
+      </Group>
       <Group gap={8}>
         <Select
           aria-label="Table"
@@ -63,11 +68,13 @@ export function LabHead({ tables, table, chosen, onChoose, onHop }: LabHeadProps
             </Stack>
           </Popover.Dropdown>
         </Popover>
-        <Switch
-          label="Balls may hop"
-          checked={table.parameters.bedRestitution > 0}
-          onChange={(event) => onHop(event.currentTarget.checked)}
-        />
+        {onHop !== undefined && (
+          <Switch
+            label="Balls may hop"
+            checked={table.parameters.bedRestitution > 0}
+            onChange={(event) => onHop(event.currentTarget.checked)}
+          />
+        )}
       </Group>
     </Group>
   );

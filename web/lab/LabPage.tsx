@@ -8,23 +8,16 @@ import { marksOf } from '../../core/motion/marks.ts';
 import type { Shot } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
 import type { ClubTable } from '../../core/records/tableCard.ts';
-import { standardCard, tableOfCard } from '../../core/table/card.ts';
-import { CUE_REACH, roomBehind } from '../../core/table/room.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { CUE_REACH } from '../../core/table/room.ts';
 import { tablesQuery } from '../api/queries.ts';
 import { KeyCap } from '../app/KeyCap.tsx';
 import { Loading } from '../app/Loading.tsx';
 import { BallPanel } from './BallPanel.tsx';
-import { addBall, firstShot, moveBall, onTable, removeBall, shotFromLink, shotToLink } from './labShot.ts';
-import {
-  labReducer,
-  startLab,
-  withParameters,
-  withStrike,
-  type ChosenTable,
-  type LabPosition,
-  type LabState,
-} from './labState.ts';
-import { chooseTable, LabHead } from './LabHead.tsx';
+import { addBall, moveBall, onTable, removeBall, shotToLink } from './labShot.ts';
+import { labReducer, startLab, withParameters, withStrike, type ChosenTable } from './labState.ts';
+import { LabHead } from './LabHead.tsx';
+import { firstPosition, roomFor } from './labStart.ts';
 import { LabTable } from './LabTable.tsx';
 import { eventTime, ReplayBar } from './ReplayBar.tsx';
 import { StrokePanel } from './StrokePanel.tsx';
@@ -47,24 +40,6 @@ export function LabPage() {
   if (tables.data === undefined && params.has('table'))
     return <Loading what="the table" error={tables.error} />;
   return <Lab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
-}
-
-function firstPosition(params: URLSearchParams, tables: readonly ClubTable[]): LabPosition {
-  const linked = shotFromLink(params.get('shot') ?? '');
-  if (linked !== undefined) return { shot: linked, chosen: undefined };
-  const chosen = chooseTable(params.get('table') ?? '', tables) ?? {
-    key: 'pool-9ft',
-    card: standardCard('pool-9ft'),
-    conditions: null,
-  };
-  return { shot: firstShot(tableOfCard(chosen.card, chosen.conditions)), chosen };
-}
-
-/** How much room the cue has behind the struck ball, metres; Infinity where nothing is known. */
-function roomFor({ shot, chosen }: LabState): number {
-  const struck = shot.balls.find((ball) => ball.id === shot.strike.ball);
-  if (struck === undefined || chosen === undefined) return Infinity;
-  return roomBehind(shot.table, chosen.card.room, struck, shot.strike.direction);
 }
 
 function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {

@@ -3,14 +3,33 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { TableCard } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
-import type { LevelName } from '../../core/player/levels.ts';
-import type { VirtualRound } from '../../core/scoring/virtualRound.ts';
+import type { Point } from '../../core/math/point.ts';
+import type { Outcome } from '../../core/records/round.ts';
+import type { FittedExecution } from '../../core/player/fitExecution.ts';
+import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
+import type { RoundResult } from '../../core/counting/result.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import type { VirtualRound } from '../../core/virtual/playRound.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 
 /** What decides how balls run: the table's card, and tonight's conditions. */
 export interface TableAsPlayed {
   readonly card: TableCard;
   readonly conditions: Conditions | null;
+}
+
+/** A virtual player's round, and the results of others by the same player, it among them. */
+export interface TriedRound {
+  readonly round: VirtualRound;
+  readonly results: readonly RoundResult[];
+}
+
+/** Shots that a player has played at one drill on one table. */
+export interface PlayedAt {
+  /** As it is played at the stage. */
+  readonly drill: PositionDrill;
+  readonly on: TableAsPlayed;
+  readonly shots: readonly { readonly outcome: Outcome; readonly landing: Point | null }[];
 }
 
 /** What the solver's worker does; types only, so that both sides can share it. */
@@ -21,14 +40,10 @@ export interface Solver {
     on: TableAsPlayed,
     onProgress: (share: number) => void,
   ): readonly BallTolerance[];
-  /** One round by a virtual player of a level. @param stage number from 1 */
-  tryRound(
-    drill: PositionDrill,
-    on: TableAsPlayed,
-    stage: number,
-    level: LevelName,
-    seed: number,
-  ): VirtualRound;
+  /** One round by a virtual player of a level, and how more of them ended. @param stage number from 1 */
+  tryRound(drill: Drill, on: TableAsPlayed, stage: number, level: LevelName, seed: number): TriedRound;
+  /** A player's errors from what was played, with a weak pull towards those of a level. */
+  fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
   /** @param stage number from 1; @param onProgress called with the share that is done, 0…1 */
   benchmark(
     drill: PositionDrill,

@@ -3,9 +3,10 @@ import type { BallTolerance } from '../../core/drill/rebuildTolerance.ts';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
-import type { LevelName } from '../../core/player/levels.ts';
-import type { VirtualRound } from '../../core/scoring/virtualRound.ts';
-import type { Solver, TableAsPlayed } from './protocol.ts';
+import type { FittedExecution } from '../../core/player/fitExecution.ts';
+import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import type { PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
 
@@ -29,12 +30,12 @@ export function computeBenchmark(
 }
 
 export function tryRound(
-  drill: PositionDrill,
+  drill: Drill,
   on: TableAsPlayed,
   stage: number,
   level: LevelName,
   seed: number,
-): Promise<VirtualRound> {
+): Promise<TriedRound> {
   return solver().tryRound(drill, on, stage, level, seed);
 }
 
@@ -44,4 +45,8 @@ export function computeTolerance(
   onProgress: (share: number) => void,
 ): Promise<readonly BallTolerance[]> {
   return solver().tolerance(drill, on, proxy(onProgress));
+}
+
+export function fitPlayer(played: readonly PlayedAt[], assumed: ExecutionError): Promise<FittedExecution> {
+  return solver().fit(played, assumed);
 }

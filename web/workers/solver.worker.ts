@@ -1,16 +1,21 @@
 import { expose } from 'comlink';
-import { planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { fitExecution } from '../../core/player/fitExecution.ts';
+import { observedShots } from '../../core/scoring/observedShots.ts';
+import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
-import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { LevelBenchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { DrillStage } from '../../core/records/drill.ts';
-import { playVirtualRound } from '../../core/scoring/virtualRound.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
+import { virtualRounds, wholeRound } from '../../core/virtual/playRound.ts';
+import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
 
 const SEED = 4610;
+/** How long, and up to how many, rounds are played beside the one that is shown. */
+const MORE_ROUNDS_MS = 800;
+const MOST_ROUNDS = 25;
 
 /** The last drill solved, and on which table: a benchmark follows right after its plan. */
 let last: { readonly text: string; readonly plan: PlannedShot } | undefined;
@@ -31,8 +36,27 @@ const solver: Solver = {
   plan: planOf,
   tolerance: (drill, { card, conditions }, onProgress) =>
     rebuildTolerance(drill, tableOfCard(card, conditions), onProgress),
-  tryRound(drill, on, stageNumber, level, seed) {
-    return playVirtualRound(drill, stageOf(drill, stageNumber), planOf(drill, on), level, seed);
+  tryRound(drill, { card, conditions }, stageNumber, level, seed) {
+    const rounds = virtualRounds(drill, stageNumber, tableOfCard(card, conditions), level);
+    const round = wholeRound(rounds, seed);
+    const results = [round.result];
+    const until = performance.now() + MORE_ROUNDS_MS;
+    while (results.length < MOST_ROUNDS && performance.now() < until) {
+      results.push(wholeRound(rounds, seed + 1000 * results.length).result);
+    }
+    return { round, results };
+  },
+  fit(played, assumed) {
+    const shots = played.flatMap(({ drill, on, shots: each }) => {
+      try {
+        return observedShots(drill, planOf(drill, on), each);
+      } catch (error) {
+        // A drill that cannot be played on the table any more tells nothing.
+        if (error instanceof UnplayableDrillError || error instanceof RangeError) return [];
+        throw error;
+      }
+    });
+    return fitExecution(shots, assumed);
   },
   async benchmark(drill, on, stageNumber, onProgress) {
     const stage = stageOf(drill, stageNumber);

@@ -1,0 +1,140 @@
+import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
+import { simulate } from '../motion/simulate.ts';
+import { leftOnTable } from '../planning/aftermath.ts';
+import { potLines, potOptions, type PotOption } from '../planning/potOptions.ts';
+import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import { createAimer } from '../shot/aim.ts';
+import type { Condition } from '../records/drill.ts';
+import type { PocketName } from '../table/pockets.ts';
+import type { VirtualPlayer } from './player.ts';
+
+/** A stroke at a pot that a virtual player has settled on. */
+export interface ChosenPot {
+  readonly shot: Shot;
+  readonly ball: string;
+  readonly pocket: PocketName;
+}
+
+/** What the choice depends on beside the balls. */
+export interface PotSituation {
+  /** All balls, the cue ball among them. */
+  readonly balls: readonly BallOnTable[];
+  readonly cue: BallOnTable;
+  readonly legal: readonly string[];
+  /** What may be potted after each of them. */
+  readonly legalAfter: (potted: string) => readonly string[];
+  readonly conditions: readonly Condition[];
+  /** The pocket of the last pot, for drills that ask for another. */
+  readonly lastPocket: PocketName | undefined;
+}
+
+/** Pots that are weighed against each other, and how much less likely than the best one they may be. */
+const WEIGHED = 3;
+const WORTH_WEIGHING = 0.6;
+const HEIGHTS = [-0.35, 0, 0.35];
+const SPEEDS = [0.9, 1.4, 2.1, 3.2];
+/** What a pot is worth that leaves nothing on, against one that leaves a certain next. */
+const WITHOUT_NEXT = 0.25;
+const ROUGH = 1e-5;
+
+/** Conditions that a played shot broke, as far as they can be seen from it. */
+export function brokenConditions(
+  conditions: readonly Condition[],
+  result: ShotResult,
+  { cue, object, pocket, lastPocket }: Broken,
+): readonly Condition[] {
+  const cushions = result.events.filter((event) => event.kind === 'ball-cushion' && event.id === cue).length;
+  const meetings = result.events.flatMap((event) => (event.kind === 'ball-ball' ? [event.ids] : []));
+  const second = meetings.some((ids) => ids.some((id) => id !== cue && id !== object));
+  const fallen = result.rest.find(({ id }) => id === object)?.pocket;
+  const isBroken = (condition: Condition): boolean => {
+    switch (condition) {
+      case 'no cushion':
+        return cushions > 0;
+      case 'at least one cushion':
+        return cushions === 0;
+      case 'no second ball':
+      case 'no plants or doubles':
+        return second;
+      case 'nominated pocket':
+        return fallen !== null && fallen !== undefined && fallen !== pocket;
+      case 'alternating pockets':
+        return fallen !== null && fallen !== undefined && fallen === lastPocket;
+      default:
+        return false;
+    }
+  };
+  return conditions.filter(isBroken);
+}
+
+interface Broken {
+  readonly cue: string;
+  readonly object: string;
+  /** The pocket that was meant. */
+  readonly pocket: PocketName;
+  readonly lastPocket: PocketName | undefined;
+}
+
+/**
+ * The first policy for choosing the next ball: weighs the likeliest pots with a few plain strokes each, by the chance of
+ * the pot and of the best one after it where the planned stroke leaves the cue ball.
+ * @returns undefined when no ball is on
+ */
+export function choosePot(player: VirtualPlayer, situation: PotSituation): ChosenPot | undefined {
+  const { table, error } = player;
+  const { balls, cue, legal, conditions, lastPocket } = situation;
+  const objects = balls.filter((ball) => ball !== cue);
+  const lines = potLines(table, objects, legal, acceptanceNear).filter(
+    ({ pocket }) => !conditions.includes('alternating pockets') || pocket !== lastPocket,
+  );
+  const options = potOptions(table, cue, lines, objects, error).filter(
+    ({ cueing }) => !conditions.includes('no rest') || cueing.verdict !== 'rest',
+  );
+  const likeliest = options[0];
+  if (likeliest === undefined) return undefined;
+  let best: (ChosenPot & { worth: number }) | undefined;
+  for (const option of options.slice(0, WEIGHED)) {
+    if (option.chance < WORTH_WEIGHING * likeliest.chance) break;
+    for (const chosen of strokesAt(player, situation, option)) {
+      if (best === undefined || chosen.worth > best.worth) best = chosen;
+    }
+  }
+  return best;
+}
+
+function* strokesAt(
+  { table, error }: VirtualPlayer,
+  { balls, cue, legalAfter, conditions, lastPocket }: PotSituation,
+  { line, chance, cueing }: PotOption,
+): Generator<ChosenPot & { readonly worth: number }> {
+  const aimer = createAimer(table, cue, line.object);
+  const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
+  const after = legalAfter(line.ball);
+  for (const height of HEIGHTS) {
+    for (const speed of SPEEDS) {
+      const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation };
+      const direction = aimer.solve(stroke, line.acceptance.middle, ROUGH);
+      if (direction === undefined) continue;
+      const shot: Shot = { table, balls, strike: { ...stroke, direction } };
+      const result = simulate(shot);
+      const chosen = { shot, ball: line.ball, pocket: line.pocket };
+      const meant = { cue: cue.id, object: line.ball, pocket: line.pocket, lastPocket };
+      const fell = result.rest.some(({ id, pocket }) => id === line.ball && pocket === line.pocket);
+      if (!fell || brokenConditions(conditions, result, meant).length > 0) {
+        yield { ...chosen, worth: 0.01 * chance };
+        continue;
+      }
+      const left = leftOnTable(balls, result.rest);
+      const cueAfter = left.find(({ id }) => id === cue.id);
+      if (cueAfter === undefined) {
+        yield { ...chosen, worth: 0 };
+        continue;
+      }
+      const objects = left.filter((ball) => ball !== cueAfter);
+      const lines = potLines(table, objects, after, acceptanceNear);
+      const next =
+        after.length === 0 ? 1 : (potOptions(table, cueAfter, lines, objects, error)[0]?.chance ?? 0);
+      yield { ...chosen, worth: chance * (WITHOUT_NEXT + (1 - WITHOUT_NEXT) * next) };
+    }
+  }
+}

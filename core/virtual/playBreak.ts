@@ -1,0 +1,102 @@
+import { bearing, distance } from '../math/point.ts';
+import type { BallOnTable, Shot } from '../motion/shot.ts';
+import { simulate } from '../motion/simulate.ts';
+import { leftOnTable } from '../planning/aftermath.ts';
+import { potLines } from '../planning/potOptions.ts';
+import { cueBallAt } from '../planning/windowAmong.ts';
+import { executed } from '../player/execute.ts';
+import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import type { AttemptOutcome } from '../drill/round.ts';
+import { CUE_BALL } from '../drill/layout.ts';
+import type { Drill } from '../records/drill.ts';
+import { clothLinesOf } from '../table/markings.ts';
+import type { VirtualPlayer } from './player.ts';
+
+type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
+
+/** m/s: a full break on a pool table, and one off the edge of a pack that comes back. */
+const FULL = 8.5;
+const OFF_THE_EDGE = 3.4;
+/** A break off the edge covers this share of the last ball's width. */
+const EDGE_COVERED = 0.3;
+/** How near to the middle of the table the cue ball has to stop for each grade of control, as shares of the width. */
+const CONTROL = [0.2, 0.4, 0.65];
+/** Shares of the balls left that have a pocket, for each grade of the layout. */
+const LAYOUT = [0.4, 0.6, 0.8];
+
+/** The break that a virtual player plans. @param racked the rack, head ball first */
+export function planBreak(
+  { table }: VirtualPlayer,
+  task: BreakTask,
+  plan: Drill['plan'],
+  racked: readonly BallOnTable[],
+): Shot {
+  const { acrossAt, dRadius } = clothLinesOf(table.preset);
+  const middle = table.width / 2;
+  const aside = task.hit === 'head ball' ? 0 : dRadius === undefined ? 0.3 * table.width : 0.7 * dRadius;
+  const cue = cueBallAt(table, { x: acrossAt, y: middle + aside }, CUE_BALL);
+  const target = targetOf(task, racked, cue);
+  const direction = task.hit === 'edge of the pack' ? edgeDirection(cue, target) : bearing(cue, target);
+  return {
+    table,
+    balls: [cue, ...racked],
+    strike: {
+      ball: CUE_BALL,
+      speed: plan?.speed ?? (task.hit === 'edge of the pack' ? OFF_THE_EDGE : FULL),
+      direction,
+      tip: plan?.tip ?? { side: 0, height: 0 },
+      elevation: 0,
+    },
+  };
+}
+
+function targetOf({ hit }: BreakTask, racked: readonly BallOnTable[], cue: BallOnTable): BallOnTable {
+  const head = racked[0];
+  if (head === undefined) throw new RangeError('planBreak: the drill has no rack');
+  if (hit === 'head ball') return head;
+  if (hit === 'second ball') return racked[2] ?? head;
+  const last = Math.max(...racked.map(({ x }) => x));
+  const row = racked.filter(({ x }) => x > last - 1e-6);
+  return row.reduce(
+    (best, ball) => (distance(cue, ball) < distance(cue, best) ? ball : best),
+    row[0] ?? head,
+  );
+}
+
+/** The direction that covers the wanted share of a ball, past it on the outside of the pack. */
+function edgeDirection(cue: BallOnTable, ball: BallOnTable): number {
+  const beside = Math.asin(((1 - EDGE_COVERED) * (cue.radius + ball.radius)) / distance(cue, ball));
+  return bearing(cue, ball) + beside;
+}
+
+/** Plays one break and grades it: balls down, how near to the middle the cue ball stays, how open the rest lies. */
+export function playBreak(player: VirtualPlayer, plan: Shot): AttemptOutcome {
+  const { table } = player;
+  const shot = executed(plan, player.error, player.random);
+  const { rest } = simulate(shot, { events: false });
+  const left = leftOnTable(plan.balls, rest);
+  const cue = left.find(({ id }) => id === CUE_BALL);
+  const objects = left.filter((ball) => ball !== cue);
+  const balls = plan.balls.length - 1 - objects.length;
+  const away =
+    cue === undefined ? Infinity : distance(cue, { x: table.length / 2, y: table.width / 2 }) / table.width;
+  const open = new Set(
+    potLines(
+      table,
+      objects,
+      objects.map(({ id }) => id),
+      acceptanceNear,
+    ).map(({ ball }) => ball),
+  );
+  const share = objects.length === 0 ? 1 : open.size / objects.length;
+  return {
+    done: balls > 0 && cue !== undefined,
+    balls,
+    opening: {
+      balls,
+      control: CONTROL.filter((limit) => away <= limit).length,
+      layout: LAYOUT.filter((limit) => share >= limit).length,
+      inOff: cue === undefined,
+    },
+  };
+}

@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { mostPoints } from '../counting/bands.ts';
+import { compareResults, type RoundResult } from '../counting/result.ts';
+import { planShot } from '../drill/plannedShot.ts';
+import { isPositionDrill } from '../drill/positionDrill.ts';
+import { roundProgress } from '../drill/round.ts';
+import { atStage } from '../drill/stage.ts';
+import { mostTargetPoints } from '../drill/targets.ts';
+import { LEVEL_NAMES, type LevelName } from '../player/levels.ts';
+import { drillSchema, type Drill } from '../records/drill.ts';
+import { benchmarkLevel } from '../scoring/benchmark.ts';
+import { expectation } from '../statistics/distribution.ts';
+import { buildTable } from '../table/table.ts';
+import {
+  canBePlayed,
+  virtualRounds,
+  wholeRound,
+  type VirtualRound,
+  type VirtualRounds,
+} from './playRound.ts';
+
+const read = (slug: string): Drill =>
+  drillSchema.validateSync(JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8')));
+
+const planned = new Map<string, VirtualRounds>();
+
+function play(drill: Drill, level: LevelName, seed: number, stage = 1): VirtualRound {
+  const key = `${drill.slug} ${level} ${stage}`;
+  const rounds = planned.get(key) ?? virtualRounds(drill, stage, buildTable(drill.table), level);
+  planned.set(key, rounds);
+  return wholeRound(rounds, seed);
+}
+
+describe('a round of a position drill by a virtual player', () => {
+  const drill = read('harbour-turn');
+
+  it('has the shots of the drill, and their sum', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const { attempts, result } = play(drill, 'regular', seed, 2);
+      if (drill.scoring.method !== 'zone-points') throw new Error('not zone points');
+      expect(attempts).toHaveLength(drill.scoring.shots);
+      expect(result.value).toBe(attempts.reduce((sum, { points = NaN }) => sum + points, 0));
+      expect(result.complete).toBe(true);
+      // Whoever misses or loses the cue ball earns nothing by that shot.
+      for (const { done, points } of attempts) if (!done) expect(points).toBe(0);
+    }
+  });
+
+  it('is the same from the same seed and another from another', () => {
+    expect(play(drill, 'team', 3)).toEqual(play(drill, 'team', 3));
+    const values = Array.from({ length: 12 }, (_, i) => play(drill, 'team', i + 1).result.value);
+    expect(new Set(values).size).toBeGreaterThan(1);
+  });
+
+  it('has the mean of the level’s benchmark, and grows with the level', () => {
+    if (!isPositionDrill(drill)) throw new Error('harbour-turn is a position drill');
+    const stage = drill.stages[1]!;
+    const shot = planShot(drill, buildTable(drill.table));
+    const rounds = 60;
+    const means = LEVEL_NAMES.map((level) => {
+      const played = Array.from({ length: rounds }, (_, i) => play(drill, level, i + 1, 2).result.value);
+      const mean = played.reduce((sum, value) => sum + value, 0) / rounds;
+      const benchmark = benchmarkLevel(drill, stage, shot, level, 99);
+      const shots = rounds * drill.scoring.shots;
+      // Four standard errors of the mean shot, which is worth at most the best band.
+      const error = (4 * 0.5 * mostPoints(stage.bands) * drill.scoring.shots) / Math.sqrt(shots);
+      expect(Math.abs(mean - expectation(benchmark.round))).toBeLessThan(error);
+      return mean;
+    });
+    expect(means.at(-1)).toBeGreaterThan(means[0]!);
+  });
+});
+
+describe('a round of any other drill', () => {
+  it.each([
+    ['five-buoys', 'zone-points'],
+    ['colours-home', 'attempts-to-clear'],
+    ['harbour-rounds', 'balls-made'],
+    ['moored', 'lives'],
+    ['after-the-break', 'ladder-by-racks'],
+    ['cast-and-clear', 'ladder-by-single'],
+    ['tight-quarters', 'clear-or-restart'],
+    ['three-red-break', 'break-points'],
+    ['one-bounce', 'graded-contact'],
+    ['frozen-pair', 'success-rate'],
+    ['two-bounces', 'kick'],
+    ['nine-firm', 'break-score'],
+    ['double-two', 'streak'],
+  ] as const)('%s goes to its end by its own method, %s', (slug, method) => {
+    const drill = read(slug);
+    expect(drill.scoring.method).toBe(method);
+    const { attempts, result } = play(drill, 'match', 5);
+    expect(result.complete).toBe(true);
+    // The rules engine, given the same attempts, comes to the same result.
+    expect(roundProgress(atStage(drill, 1), 1, attempts).result).toEqual(result);
+    expect(play(drill, 'match', 5)).toEqual({ attempts, result });
+  });
+
+  it('is better by a better player, over some rounds', () => {
+    for (const slug of ['harbour-rounds', 'key-and-lock', 'over-the-bar', 'red-street', 'one-bounce']) {
+      const drill = read(slug);
+      const rounds = (level: LevelName) => [1, 2, 3, 4].map((seed) => play(drill, level, seed).result);
+      const worse = rounds('first season');
+      const wins = rounds('title').filter((each, i) => compareResults(each, worse[i]!) < 0).length;
+      expect([slug, wins]).toEqual([slug, 4]);
+    }
+  });
+
+  it('of a clearance keeps to the order: who breaks it has not made the balls', () => {
+    const drill = read('harbour-rounds');
+    const { attempts } = play(drill, 'title', 2);
+    const most = roundProgress(atStage(drill, 1), 1, attempts).result.maximum!;
+    expect(attempts.every(({ balls = NaN }) => balls >= 0 && balls <= most)).toBe(true);
+    for (const { done, balls } of attempts) if (done) expect(balls).toBe(most / attempts.length);
+  });
+
+  it('leaves calls to people', () => {
+    const drill = read('in-or-out');
+    expect(canBePlayed(drill)).toBe(false);
+    expect(() => play(drill, 'team', 1)).toThrow(RangeError);
+  });
+});
+
+describe('a drill of landing in targets', () => {
+  const buoys = read('five-buoys');
+
+  it('gives at most what its best ring gives, shot by shot', () => {
+    expect(mostTargetPoints(buoys.targets)).toBe(2);
+    expect(mostTargetPoints([])).toBe(0);
+    expect(mostTargetPoints([{ kind: 'cushion', side: 'foot', from: 0, to: 1 }])).toBe(0);
+    const progress = roundProgress(buoys, 1, [
+      { done: true, points: 2 },
+      { done: true, points: 1 },
+      { done: false, points: 0 },
+    ]);
+    const expected: Partial<RoundResult> = { value: 3, maximum: 20, complete: false, better: 'high' };
+    expect(progress.result).toMatchObject(expected);
+  });
+});

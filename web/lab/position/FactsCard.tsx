@@ -1,0 +1,92 @@
+import { Text, Title } from '@mantine/core';
+import type { Foresight } from '../../../core/planning/foresee.ts';
+import type { MissSides } from '../../../core/planning/missSide.ts';
+import type { NoPicture, ShotOutlook, ShotPicture } from '../../workers/plannerProtocol.ts';
+import { paceRange, waitsWords } from '../../words/strokeWords.ts';
+import { percent } from '../../words/units.ts';
+import { capital } from '../../words/vocabulary.ts';
+import { useWords } from '../../words/useWords.ts';
+
+const NO_WAY: Readonly<Record<NoPicture['reason'], string>> = {
+  'pocket-closed': 'From where it lies the ball cannot reach this pocket.',
+  'too-thin': 'No cut is thin enough to send it there.',
+  blocked: 'Something is in the way, or the pace is not enough.',
+};
+
+function foresightWords({ verdict, marginMm, share }: Foresight): string {
+  const margin = marginMm === undefined ? '' : ` by ${Math.abs(marginMm).toFixed(0)} mm`;
+  return `${verdict}${verdict === 'too close' ? ' to call' : ''}${margin}, ${percent(share.share)}`;
+}
+
+function missWords({ thick, thin, safer }: MissSides): string {
+  if (thick.share + thin.share < 0.02) return 'hardly ever missed';
+  const leaves = (each: MissSides['thick']) =>
+    each.leaves === undefined ? 'none seen' : `leaves ${percent(each.leaves)}`;
+  if (safer === undefined) return `no side is safer: thick ${leaves(thick)}, thin ${leaves(thin)}`;
+  return `${safer}: thick ${leaves(thick)}, thin ${leaves(thin)}`;
+}
+
+interface FactsCardProps {
+  readonly picture: ShotPicture | NoPicture | undefined;
+  readonly outlook: ShotOutlook | undefined;
+}
+
+/** What the stroke is, in figures with their units. */
+export function FactsCard({ picture, outlook }: FactsCardProps) {
+  const { vocabulary, term } = useWords();
+  return (
+    <section className="card" aria-labelledby="facts-title">
+      <Title order={2} size="h4" id="facts-title">
+        This shot
+      </Title>
+      {picture?.kind === 'no-way' && <Text size="sm">{NO_WAY[picture.reason]}</Text>}
+      {picture?.kind === 'pots' && (
+        <dl className="facts">
+          {factsOf(picture, outlook, vocabulary, term('inOff')).map(([name, value]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+    </section>
+  );
+}
+
+function factsOf(
+  { cut, margin, cueing, pace, onNext }: ShotPicture,
+  outlook: ShotOutlook | undefined,
+  vocabulary: 'pool' | 'snooker',
+  inOff: string,
+): readonly (readonly [string, string])[] {
+  const facts: (readonly [string, string])[] = [
+    ['Cut', `${Math.abs(Math.round(cut.degrees))}°, ${cut.thickness}`],
+    ['Pocket takes', `±${margin.objectDeg.toFixed(1)}°, ±${margin.mouthMm.toFixed(0)} mm`],
+    ['Your line', `±${margin.cueDeg.toFixed(2)}°, ±${margin.contactMm.toFixed(1)} mm at the ball`],
+    [
+      'Cueing',
+      cueing.because.length === 0 ? cueing.verdict : `${cueing.verdict}, ${cueing.because.join(', ')}`,
+    ],
+    ['Pace', paceRange(pace)],
+  ];
+  if (pace.length > 0) {
+    facts.push(
+      ['Softer', waitsWords(pace.softer, vocabulary)],
+      ['Harder', waitsWords(pace.harder, vocabulary)],
+    );
+  }
+  if (onNext !== undefined) facts.push(['Then on', `the ${onNext}`]);
+  if (outlook !== undefined) {
+    facts.push(
+      ['Potted', percent(outlook.cloud.potted.share)],
+      ['On next', percent(outlook.cloud.on.share)],
+      [capital(inOff), foresightWords(outlook.inOff)],
+      ...outlook.passes.map(
+        ({ ball, foresight }) => [`Passes the ${ball}`, foresightWords(foresight)] as const,
+      ),
+      ['Safer miss', missWords(outlook.misses)],
+    );
+  }
+  return facts;
+}

@@ -1,0 +1,208 @@
+import { Button, Group, Stack, Table, Text, Title } from '@mantine/core';
+import { proxy } from 'comlink';
+import { useState } from 'react';
+import type { Shot } from '../../../core/motion/shot.ts';
+import type { BreakOut } from '../../../core/planning/breakOut.ts';
+import { capital } from '../../words/vocabulary.ts';
+import { placeInMillimetres } from '../../words/places.ts';
+import { strokeWords } from '../../words/strokeWords.ts';
+import { percent } from '../../words/units.ts';
+import { useWords } from '../../words/useWords.ts';
+import { measurePlace } from '../../../core/table/place.ts';
+import { searchPlanner } from '../../workers/planner.ts';
+import type {
+  DoubleAnswer,
+  PlannedStroke,
+  PlantAnswer,
+  PositionQuestion,
+} from '../../workers/plannerProtocol.ts';
+
+const DOUBLE_PACES = [1.5, 2.2, 3.2, 4.5];
+
+type Answer =
+  | { readonly kind: 'break-outs'; readonly found: readonly BreakOut[] }
+  | { readonly kind: 'plant'; readonly found: PlantAnswer | undefined; readonly first: string }
+  | { readonly kind: 'double'; readonly found: readonly DoubleAnswer[] };
+
+interface MoreAnswersProps {
+  readonly question: PositionQuestion;
+  readonly stroke: PlannedStroke;
+  readonly shot: Shot;
+}
+
+/** What is asked less often: opening a cluster with the cue ball, a plant, a double. */
+export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
+  const [answer, setAnswer] = useState<Answer>();
+  const [done, setDone] = useState<number>();
+  const [first] = question.next;
+
+  async function ask(make: () => Promise<Answer | undefined>) {
+    setDone(0);
+    setAnswer(undefined);
+    try {
+      setAnswer(await make());
+    } finally {
+      setDone(undefined);
+    }
+  }
+
+  return (
+    <section className="card" aria-labelledby="more-title">
+      <Group justify="space-between">
+        <Title order={2} size="h4" id="more-title">
+          Ask further
+        </Title>
+        <Group gap={6}>
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() =>
+              void ask(async () => {
+                const found = await searchPlanner().breakOuts(question, question.next, proxy(setDone));
+                return found === 'cancelled' || 'kind' in found ? undefined : { kind: 'break-outs', found };
+              })
+            }
+          >
+            Open the next balls with the cue ball
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() =>
+              void ask(async () => ({
+                kind: 'plant',
+                first: first ?? '',
+                found: await searchPlanner().plant(question, first ?? '', stroke),
+              }))
+            }
+          >
+            Plant by way of the {first}
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            onClick={() =>
+              void ask(async () => ({
+                kind: 'double',
+                found: await searchPlanner().double(question, DOUBLE_PACES),
+              }))
+            }
+          >
+            Double the {question.pot}
+          </Button>
+        </Group>
+      </Group>
+      {done !== undefined && <Text size="sm">looking, {percent(done)}</Text>}
+      {answer?.kind === 'break-outs' && <BreakOuts found={answer.found} />}
+      {answer?.kind === 'plant' && <Plant found={answer.found} first={answer.first} second={question.pot} />}
+      {answer?.kind === 'double' && <Doubles found={answer.found} shot={shot} />}
+    </section>
+  );
+}
+
+function BreakOuts({ found }: { readonly found: readonly BreakOut[] }) {
+  const { vocabulary, term } = useWords();
+  if (found.length === 0)
+    return <Text size="sm">No plain stroke carries the cue ball into these balls after the pot.</Text>;
+  const balls = (list: BreakOut['frees']) =>
+    list.length === 0 ? 'none' : list.map(({ ball, share }) => `${ball} (${percent(share)})`).join(', ');
+  return (
+    <Table fz="sm" verticalSpacing={3}>
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th>Stroke</Table.Th>
+          <Table.Th>Meets</Table.Th>
+          <Table.Th>Frees</Table.Th>
+          <Table.Th>Spoils</Table.Th>
+          <Table.Th>{capital(term('inOff'))}</Table.Th>
+          <Table.Th>A ball on after</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        {found.slice(0, 6).map((each) => (
+          <Table.Tr key={`${each.shot.strike.speed} ${each.shot.strike.tip.height}`}>
+            <Table.Td>
+              {capital(strokeWords(each.shot.strike.tip, undefined, vocabulary))},{' '}
+              {each.shot.strike.speed.toFixed(1)} m/s
+            </Table.Td>
+            <Table.Td>
+              the {each.hits} at {each.arrival.toFixed(1)} m/s
+            </Table.Td>
+            <Table.Td>{balls(each.frees)}</Table.Td>
+            <Table.Td>{balls(each.spoils)}</Table.Td>
+            <Table.Td>{percent(each.inOff)}</Table.Td>
+            <Table.Td>
+              <b>{percent(each.onAfter)}</b>
+            </Table.Td>
+          </Table.Tr>
+        ))}
+      </Table.Tbody>
+    </Table>
+  );
+}
+
+interface PlantProps {
+  readonly found: PlantAnswer | undefined;
+  readonly first: string;
+  readonly second: string;
+}
+
+function Plant({ found, first, second }: PlantProps) {
+  if (found === undefined) {
+    return (
+      <Text size="sm">
+        No hit on the {first} pots the {second}.
+      </Text>
+    );
+  }
+  const { way, flip, gap } = found;
+  return (
+    <Stack gap={2}>
+      <Text size="sm">
+        Hit the {first} {way.side === 'full' ? 'full' : `on its ${way.side}`}: the line may be off by ±
+        {way.toleranceDeg.toFixed(2)}°.{' '}
+        {way.landing === undefined ? 'The cue ball falls.' : 'The cue ball stays on the table.'}
+      </Text>
+      <Text size="sm">
+        The balls lie {(1000 * Math.max(0, gap)).toFixed(1)} mm apart.{' '}
+        {flip === undefined
+          ? 'No gap up to 12 mm changes the side.'
+          : `Touching and up to ${(1000 * flip.until).toFixed(1)} mm one side pots it, from ${(1000 * flip.from).toFixed(1)} mm the other.`}
+      </Text>
+    </Stack>
+  );
+}
+
+function Doubles({ found, shot }: { readonly found: readonly DoubleAnswer[]; readonly shot: Shot }) {
+  const { vocabulary } = useWords();
+  if (found.every(({ way }) => way === undefined))
+    return <Text size="sm">No pace doubles it into this pocket.</Text>;
+  return (
+    <Table fz="sm" verticalSpacing={3}>
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th>Pace</Table.Th>
+          <Table.Th>Meets the cushion at</Table.Th>
+          <Table.Th>Line may be off by</Table.Th>
+          <Table.Th>Potted</Table.Th>
+          <Table.Th>Second meeting</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        {found.map(({ speed, way, potted, kissed }) => (
+          <Table.Tr key={speed}>
+            <Table.Td>{speed.toFixed(1)} m/s</Table.Td>
+            <Table.Td>
+              {way === undefined
+                ? 'no way'
+                : placeInMillimetres(measurePlace(shot.table.preset, way.entry), vocabulary)}
+            </Table.Td>
+            <Table.Td>{way === undefined ? '–' : `±${way.toleranceDeg.toFixed(2)}°`}</Table.Td>
+            <Table.Td>{percent(potted)}</Table.Td>
+            <Table.Td>{percent(kissed)}</Table.Td>
+          </Table.Tr>
+        ))}
+      </Table.Tbody>
+    </Table>
+  );
+}

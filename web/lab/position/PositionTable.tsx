@@ -1,0 +1,113 @@
+import { useRef, type KeyboardEvent } from 'react';
+import { distance, type Point } from '../../../core/math/point.ts';
+import type { BallPath, Shot } from '../../../core/motion/shot.ts';
+import type { Assessment } from '../../../core/planning/aftermath.ts';
+import type { BackwardMap } from '../../../core/planning/backward.ts';
+import { BackwardMark } from '../../table/BackwardMark.tsx';
+import { CloudMark } from '../../table/CloudMark.tsx';
+import { AimMark, BallMark, PathMark, WantedMark } from '../../table/marks.tsx';
+import { NaturalMark } from '../../table/NaturalMark.tsx';
+import { RibbonMark } from '../../table/RibbonMark.tsx';
+import { TableDrawing } from '../../table/TableDrawing.tsx';
+import { WindowMark } from '../../table/WindowMark.tsx';
+import type { ShotPicture } from '../../workers/plannerProtocol.ts';
+import { CUE } from '../labShot.ts';
+
+/** What a drag on the cloth does. */
+export const DRAGS = ['Move balls', 'Wanted landing', 'Wanted line'] as const;
+export type DragMode = (typeof DRAGS)[number];
+
+export interface WantedLine {
+  readonly from: Point;
+  readonly to: Point;
+}
+
+interface PositionTableProps {
+  readonly shot: Shot;
+  readonly picture: ShotPicture | undefined;
+  readonly cloud: Assessment | undefined;
+  readonly confidence: number;
+  readonly compared: BallPath | undefined;
+  readonly duration: number;
+  readonly wanted: Point | undefined;
+  readonly line: WantedLine | undefined;
+  readonly map: BackwardMap | undefined;
+  readonly mode: DragMode;
+  readonly selected: string;
+  readonly onSelect: (id: string) => void;
+  readonly onMove: (id: string, to: Point, sameStep: boolean) => void;
+  readonly onWanted: (to: Point, done: boolean) => void;
+  readonly onLine: (line: WantedLine, done: boolean) => void;
+  readonly onKey: (event: KeyboardEvent) => void;
+}
+
+/** A finger counts as on a ball within this many radii. */
+const GRIP = 1.8;
+/** Chances at which the window is contoured. */
+const BANDS = [
+  { chance: 0.5, points: 1 },
+  { chance: 0.7, points: 2 },
+  { chance: 0.85, points: 3 },
+];
+
+/** The position with all that is known of the stroke drawn onto it. */
+export function PositionTable(props: PositionTableProps) {
+  const { shot, picture, cloud, confidence, compared, wanted, line, map, mode, selected } = props;
+  const dragged = useRef<string>(undefined);
+  const start = useRef<Point>(undefined);
+
+  function drag(phase: 'down' | 'move' | 'up', place: Point) {
+    if (mode === 'Wanted landing') {
+      props.onWanted(place, phase === 'up');
+      return;
+    }
+    if (mode === 'Wanted line') {
+      if (phase === 'down') start.current = place;
+      if (start.current !== undefined) props.onLine({ from: start.current, to: place }, phase === 'up');
+      return;
+    }
+    if (phase === 'down') {
+      dragged.current = shot.balls.find((each) => distance(each, place) < GRIP * each.radius)?.id;
+      if (dragged.current !== undefined) props.onSelect(dragged.current);
+      return;
+    }
+    if (phase === 'move' && dragged.current !== undefined) props.onMove(dragged.current, place, true);
+  }
+
+  return (
+    <TableDrawing table={shot.table} label="The position" onDrag={drag} onKey={props.onKey}>
+      {picture !== undefined && map === undefined && (
+        <WindowMark
+          window={picture.window}
+          bands={confidence < 0.6 ? BANDS.map((band) => ({ ...band, chance: band.chance * 0.7 })) : BANDS}
+          wanted={picture.result.rest.find(({ id }) => id === CUE) ?? { x: 0, y: 0 }}
+        />
+      )}
+      {map !== undefined && <BackwardMark map={map.map} />}
+      {picture !== undefined && <RibbonMark pieces={picture.ribbon} />}
+      {compared !== undefined && <PathMark path={compared} duration={props.duration} kind="cue" kept />}
+      {picture?.result.paths?.map((path) => (
+        <PathMark
+          key={path.id}
+          path={path}
+          duration={picture.result.duration}
+          kind={path.id === CUE ? 'cue' : 'object'}
+        />
+      ))}
+      {picture !== undefined && <NaturalMark path={picture.natural} />}
+      {cloud !== undefined && <CloudMark landings={cloud.landings.slice(0, 250)} confidence={confidence} />}
+      {shot.balls.map((ball) => (
+        <BallMark
+          key={ball.id}
+          id={ball.id}
+          at={ball}
+          radius={ball.radius}
+          selected={ball.id === selected}
+          {...(ball.id === CUE ? {} : { name: ball.id })}
+        />
+      ))}
+      {wanted !== undefined && <WantedMark at={wanted} />}
+      {line !== undefined && <AimMark from={line.from} to={line.to} />}
+    </TableDrawing>
+  );
+}

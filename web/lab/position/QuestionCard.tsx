@@ -1,0 +1,81 @@
+import { MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/core';
+import { LEVEL_NAMES } from '../../../core/player/levels.ts';
+import { POCKET_NAMES } from '../../../core/table/pockets.ts';
+import { OneOf } from '../../designer/fields.tsx';
+import type { PositionSetting } from './positionSetting.ts';
+
+interface QuestionCardProps {
+  readonly setting: PositionSetting;
+  /** Object balls on the table. */
+  readonly balls: readonly string[];
+  readonly players: readonly { readonly id: string; readonly name: string }[];
+  /** A player whose fitted errors count instead of the level's. */
+  readonly player: string | null;
+  readonly onPlayer: (id: string | null) => void;
+  readonly onChange: (change: Partial<PositionSetting>) => void;
+}
+
+/** What is to be potted, what is to be on next, and for whom. */
+export function QuestionCard({ setting, balls, players, player, onPlayer, onChange }: QuestionCardProps) {
+  const rest = balls.filter((id) => id !== setting.pot);
+  return (
+    <section className="card" aria-labelledby="question-title">
+      <Title order={2} size="h4" id="question-title">
+        Asked
+      </Title>
+      <SimpleGrid cols={2} spacing={8} verticalSpacing={6}>
+        <OneOf label="Pot the" value={setting.pot} values={balls} onChange={(pot) => onChange({ pot })} />
+        <OneOf
+          label="into"
+          value={setting.pocket}
+          values={POCKET_NAMES}
+          onChange={(pocket) => onChange({ pocket })}
+        />
+        <MultiSelect
+          label="On next"
+          size="xs"
+          data={[...rest]}
+          value={[...setting.next]}
+          onChange={(next) => next.length > 0 && onChange({ next })}
+          hidePickedOptions
+        />
+        <Select
+          label="Then the"
+          size="xs"
+          clearable
+          placeholder="any angle"
+          data={rest.filter((id) => !setting.next.includes(id))}
+          value={setting.after}
+          onChange={(after) => onChange({ after })}
+        />
+        <OneOf
+          label="A player of"
+          value={setting.level}
+          values={LEVEL_NAMES}
+          onChange={(level) => onChange({ level })}
+        />
+        <Select
+          label="as fitted to"
+          size="xs"
+          clearable
+          placeholder="the level"
+          data={players.map(({ id, name }) => ({ value: id, label: name }))}
+          value={player}
+          onChange={onPlayer}
+        />
+        <Switch
+          size="xs"
+          label="Left-handed"
+          checked={setting.hand === 'left'}
+          onChange={(event) => onChange({ hand: event.currentTarget.checked ? 'left' : 'right' })}
+        />
+        <Switch
+          size="xs"
+          label="Side allowed"
+          checked={setting.side}
+          onChange={(event) => onChange({ side: event.currentTarget.checked })}
+        />
+      </SimpleGrid>
+    </section>
+  );
+}

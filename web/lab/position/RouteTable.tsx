@@ -1,0 +1,104 @@
+import { Button, Group, Table, Text, Title } from '@mantine/core';
+import { simulate } from '../../../core/motion/simulate.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import type { Route } from '../../../core/planning/routes.ts';
+import { cushionSide } from '../../../core/shot/sideSpin.ts';
+import type { Table as PlayingTable } from '../../../core/table/table.ts';
+import { cushionWords, paceRange, strokeWords } from '../../words/strokeWords.ts';
+import { centimetres, percent } from '../../words/units.ts';
+import { useWords } from '../../words/useWords.ts';
+import { capital } from '../../words/vocabulary.ts';
+import type { RoutesFound } from './useRoutes.ts';
+
+/** Whether a route's side runs or checks. */
+export function sideKindOf(
+  table: PlayingTable,
+  balls: readonly BallOnTable[],
+  { strike }: Pick<Route, 'strike'>,
+) {
+  const shot = { table, balls, strike };
+  return cushionSide(shot, simulate(shot, { paths: true }));
+}
+
+interface RouteTableProps {
+  readonly found: RoutesFound;
+  readonly table: PlayingTable;
+  readonly balls: readonly BallOnTable[];
+  /** Numbers of the route that is played and of the one beside it, from 0. */
+  readonly compared: number | undefined;
+  readonly title: string;
+  readonly onTake: (route: Route) => void;
+  readonly onCompare: (number: number | undefined) => void;
+}
+
+/** The routes side by side, the surest first. */
+export function RouteTable({ found, table, balls, compared, title, onTake, onCompare }: RouteTableProps) {
+  const { vocabulary } = useWords();
+  const routes = found.search?.routes ?? [];
+  return (
+    <section className="card" aria-labelledby="routes-title" aria-busy={found.running}>
+      <Group justify="space-between">
+        <Title order={2} size="h4" id="routes-title">
+          {title}
+        </Title>
+        <Text size="sm" c="dimmed" role="status">
+          {found.running ? `looking, ${percent(found.search?.done ?? 0)}` : ''}
+        </Text>
+      </Group>
+      {routes.length === 0 && !found.running && (
+        <Text size="sm">
+          No stroke found that does it: the pot is too thin, hidden, or leads nowhere useful.
+        </Text>
+      )}
+      {routes.length > 0 && (
+        <Table verticalSpacing={3} fz="sm" className="route-table">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>Stroke</Table.Th>
+              <Table.Th>Way</Table.Th>
+              <Table.Th>Pace</Table.Th>
+              <Table.Th>May be off by</Table.Th>
+              <Table.Th>On for</Table.Th>
+              <Table.Th>On next</Table.Th>
+              <Table.Th>Both</Table.Th>
+              <Table.Th aria-label="Choose" />
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {routes.map((route, i) => (
+              <Table.Tr key={`${route.strike.speed} ${route.strike.tip.side} ${route.strike.tip.height}`}>
+                <Table.Td>
+                  <b>{i + 1}</b>{' '}
+                  {capital(strokeWords(route.strike.tip, sideKindOf(table, balls, route), vocabulary))}
+                </Table.Td>
+                <Table.Td>{cushionWords(route.cushions.length, vocabulary)}</Table.Td>
+                <Table.Td>{route.strike.speed.toFixed(1)} m/s</Table.Td>
+                <Table.Td>{paceRange(route.pace)}</Table.Td>
+                <Table.Td>{route.pace.length > 0 ? centimetres(route.pace.length) : '–'}</Table.Td>
+                <Table.Td>{percent(route.assessment.on.share)}</Table.Td>
+                <Table.Td>
+                  <b>{percent(route.assessment.chance)}</b>
+                </Table.Td>
+                <Table.Td>
+                  <Group gap={4} wrap="nowrap" justify="end">
+                    <Button size="compact-xs" onClick={() => onTake(route)}>
+                      Take
+                    </Button>
+                    <Button
+                      size="compact-xs"
+                      variant={compared === i ? 'filled' : 'default'}
+                      aria-pressed={compared === i}
+                      onClick={() => onCompare(compared === i ? undefined : i)}
+                    >
+                      Beside
+                    </Button>
+                  </Group>
+                </Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,100 @@
+import type { Shot } from '../../../core/motion/shot.ts';
+import { potLines, potOptions } from '../../../core/planning/potOptions.ts';
+import type { Hand } from '../../../core/player/cueing.ts';
+import {
+  executionErrorOf,
+  LEVEL_NAMES,
+  type ExecutionError,
+  type LevelName,
+} from '../../../core/player/levels.ts';
+import { acceptanceNear } from '../../../core/shot/acceptanceNear.ts';
+import { POCKET_NAMES, type PocketName } from '../../../core/table/pockets.ts';
+import type { RoomLimits } from '../../../core/table/room.ts';
+import type { PositionQuestion } from '../../workers/plannerProtocol.ts';
+import { CUE } from '../labShot.ts';
+
+/** What is asked of a position: all of it stands in the address. */
+export interface PositionSetting {
+  readonly pot: string;
+  readonly pocket: PocketName;
+  readonly next: readonly string[];
+  readonly after: string | null;
+  readonly level: LevelName;
+  readonly hand: Hand;
+  readonly side: boolean;
+}
+
+/** Chance from which a player counts as on a ball. */
+export const CONFIDENCE = 0.7;
+
+/** The likeliest pot of a layout, and the ball after it: what is asked before anybody says. */
+function firstGuess({ table, balls }: Shot): Pick<PositionSetting, 'pot' | 'pocket'> {
+  const objects = balls.filter(({ id }) => id !== CUE);
+  const cue = balls.find(({ id }) => id === CUE);
+  const lines = potLines(
+    table,
+    objects,
+    objects.map(({ id }) => id),
+    acceptanceNear,
+  );
+  const best = cue && potOptions(table, cue, lines, objects, executionErrorOf('team', table.preset.game))[0];
+  return { pot: best?.line.ball ?? objects[0]?.id ?? '', pocket: best?.line.pocket ?? 'foot-left' };
+}
+
+/** Reads the setting from an address; what it does not say, or says of balls that are not there, is guessed. */
+export function settingFrom(params: URLSearchParams, shot: Shot): PositionSetting {
+  const ids = shot.balls.map(({ id }) => id).filter((id) => id !== CUE);
+  const asked = params.get('pot');
+  const guess = firstGuess(shot);
+  const pot = asked !== null && ids.includes(asked) ? asked : guess.pot;
+  const rest = ids.filter((id) => id !== pot);
+  const named = (params.get('next') ?? '').split(',').filter((id) => rest.includes(id));
+  const next = named.length > 0 ? named : rest.slice(0, 1);
+  const after = params.get('after');
+  return {
+    pot,
+    pocket: POCKET_NAMES.find((name) => name === params.get('pocket')) ?? guess.pocket,
+    next,
+    after: after !== null && rest.includes(after) && !next.includes(after) ? after : null,
+    level: LEVEL_NAMES.find((name) => name === params.get('level')) ?? 'team',
+    hand: params.get('hand') === 'left' ? 'left' : 'right',
+    side: params.get('side') !== 'no',
+  };
+}
+
+/** The address of a setting, on top of what else it holds. */
+export function settingTo(params: URLSearchParams, change: Partial<PositionSetting>): URLSearchParams {
+  const next = new URLSearchParams(params);
+  for (const [name, value] of Object.entries(change)) {
+    if (value === null) next.delete(name);
+    else if (typeof value === 'boolean') {
+      if (value) next.delete(name);
+      else next.set(name, 'no');
+    } else next.set(name, Array.isArray(value) ? value.join(',') : String(value));
+  }
+  return next;
+}
+
+/** The question that the planner is asked. @param error the player's, the level's when left out */
+export function questionOf(
+  { table, balls }: Shot,
+  setting: PositionSetting,
+  room: RoomLimits | null,
+  error: ExecutionError = executionErrorOf(setting.level, table.preset.game),
+): PositionQuestion {
+  const { pot, pocket, next, after, hand, side } = setting;
+  return {
+    table: { preset: table.preset, parameters: table.parameters },
+    balls,
+    cue: CUE,
+    pot,
+    pocket,
+    next,
+    after,
+    error,
+    hand,
+    room,
+    confidence: after === null ? CONFIDENCE : CONFIDENCE * CONFIDENCE,
+    side,
+  };
+}

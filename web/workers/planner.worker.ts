@@ -1,0 +1,339 @@
+import { expose } from 'comlink';
+import { distance, type Point } from '../../core/math/point.ts';
+import { contactDistance } from '../../core/motion/ballBall.ts';
+import type { BallOnTable, Shot } from '../../core/motion/shot.ts';
+import { simulate } from '../../core/motion/simulate.ts';
+import { assessStroke, leftOnTable, type Aims } from '../../core/planning/aftermath.ts';
+import { backwardMap } from '../../core/planning/backward.ts';
+import { searchBreakOuts } from '../../core/planning/breakOut.ts';
+import { foreseeInOff, foreseePass } from '../../core/planning/foresee.ts';
+import { gridOver } from '../../core/planning/grid.ts';
+import { missSides } from '../../core/planning/missSide.ts';
+import { potLines, potOptions, type PotLine } from '../../core/planning/potOptions.ts';
+import { ribbonOf } from '../../core/planning/ribbon.ts';
+import { searchRoutes, type RouteQuestion } from '../../core/planning/routes.ts';
+import { paceWindow } from '../../core/planning/stops.ts';
+import { windowAmong } from '../../core/planning/windowAmong.ts';
+import type { PositionWindow } from '../../core/planning/window.ts';
+import { cueingOf, hampered, type CueingOptions } from '../../core/player/cueing.ts';
+import { executed } from '../../core/player/execute.ts';
+import { createRandom } from '../../core/random/random.ts';
+import { acceptanceOf, type Acceptance } from '../../core/shot/acceptance.ts';
+import { aimToPot } from '../../core/shot/aim.ts';
+import { cutTo } from '../../core/shot/cut.ts';
+import { kissesTwice, solveDouble } from '../../core/shot/doubles.ts';
+import { naturalPath } from '../../core/shot/naturalPath.ts';
+import { passingGap } from '../../core/shot/passing.ts';
+import { flipGap, solvePlant } from '../../core/shot/plants.ts';
+import { pocketMargin } from '../../core/shot/pocketMargin.ts';
+import { buildCustomTable, type Table } from '../../core/table/table.ts';
+import type {
+  NoPicture,
+  PlannedStroke,
+  Planner,
+  PositionQuestion,
+  ShotPicture,
+  TableText,
+} from './plannerProtocol.ts';
+
+const SEED = 4610;
+/** Widest distance between two points of a window: while a ball is moved, and once it lies still, metres. */
+const ROUGH_STEP = 0.06;
+const FINE_STEP = 0.025;
+/** Executions behind a verdict, and of the cloud that stands. */
+const VERDICTS = 300;
+const CLOUD = 1000;
+/** A ball that the cue ball passes by more than this is not spoken of, metres. */
+const NEAR_PASS = 0.09;
+/** How near to a wanted place a stroke may end and still be one that goes there, metres. */
+const WANTED_ROOM = 0.3;
+const DOUBLES = 150;
+
+/** Small memories of what does not change from one question to the next; the oldest goes first. */
+function remember<T>(most: number): (key: string, make: () => T) => T {
+  const kept = new Map<string, T>();
+  return (key, make) => {
+    const known = kept.get(key);
+    if (known !== undefined) return known;
+    const made = make();
+    kept.set(key, made);
+    const [oldest] = kept.keys();
+    if (kept.size > most && oldest !== undefined) kept.delete(oldest);
+    return made;
+  };
+}
+
+const tables = remember<Table>(4);
+const windows = remember<PositionWindow>(12);
+const acceptances = remember<{ readonly found: Acceptance | undefined }>(40);
+
+function tableOf(text: TableText): Table {
+  return tables(JSON.stringify(text), () => buildCustomTable(text.preset, text.parameters, true));
+}
+
+/** A question with what it takes to answer it. */
+interface Prepared {
+  readonly table: Table;
+  readonly cue: BallOnTable;
+  readonly object: BallOnTable;
+  /** Object balls that stay after the pot. */
+  readonly others: readonly BallOnTable[];
+  readonly acceptance: Acceptance | undefined;
+  readonly cueing: CueingOptions;
+}
+
+function prepare(question: PositionQuestion): Prepared {
+  const table = tableOf(question.table);
+  const cue = question.balls.find(({ id }) => id === question.cue);
+  const object = question.balls.find(({ id }) => id === question.pot);
+  if (cue === undefined || object === undefined) throw new RangeError('planner: a ball is missing');
+  const key = JSON.stringify([question.table, object, question.pocket]);
+  return {
+    table,
+    cue,
+    object,
+    others: question.balls.filter((ball) => ball !== cue && ball !== object),
+    acceptance: acceptances(key, () => ({ found: acceptanceOf(table, object, question.pocket) })).found,
+    cueing: { hand: question.hand, ...(question.room === null ? {} : { room: question.room }) },
+  };
+}
+
+function windowFor(
+  question: PositionQuestion,
+  { table, others, cueing }: Prepared,
+  step: number,
+): PositionWindow {
+  const { next, after, error, hand, room } = question;
+  return windows(JSON.stringify([question.table, others, next, after, error, hand, room, step]), () => {
+    const lines = potLines(table, others, next, acceptanceOf);
+    if (after === null || step === ROUGH_STEP)
+      return windowAmong(table, lines, others, error, { step, ...cueing });
+    return servingWindow(question, lines, { table, others, cueing });
+  });
+}
+
+/** The chance of the next ball and, by a plain stroke, of the one after it: the map of the one before the window of the other. */
+function servingWindow(
+  { after, error }: PositionQuestion,
+  lines: readonly PotLine[],
+  { table, others, cueing }: Pick<Prepared, 'table' | 'others' | 'cueing'>,
+): PositionWindow {
+  const maps = lines.map((line) => {
+    const left = others.filter(({ id }) => id !== line.ball);
+    const afterLines = potLines(table, left, after === null ? [] : [after], acceptanceOf);
+    const map = windowAmong(table, afterLines, left, error, { step: ROUGH_STEP, ...cueing });
+    const search = backwardMap(table, line, left, { kind: 'map', map }, error, cueing);
+    for (;;) {
+      const step = search.next();
+      if (step.done === true) return step.value.map;
+    }
+  });
+  const [first] = maps;
+  if (first === undefined) return gridOver(table, ROUGH_STEP, () => 0);
+  return {
+    ...first,
+    chances: first.chances.map((_, k) => Math.max(...maps.map(({ chances }) => chances[k] ?? 0))),
+  };
+}
+
+function aimsFor(question: PositionQuestion, prepared: Prepared, window: PositionWindow): Aims {
+  return {
+    task: { object: question.pot, pocket: question.pocket },
+    wanted: { balls: question.next },
+    window,
+    error: question.error,
+    confidence: question.confidence,
+    ...prepared.cueing,
+  };
+}
+
+/** The stroke solved, with its window and the player's errors as they are where it is cued. */
+function solved(question: PositionQuestion, stroke: PlannedStroke, step: number) {
+  const prepared = prepare(question);
+  const { table, cue, object, others, cueing } = prepared;
+  const { pocketSide, ...plan } = stroke;
+  const aim = aimToPot(
+    table,
+    question.balls,
+    { ball: question.cue, ...plan },
+    question.pot,
+    question.pocket,
+    pocketSide,
+  );
+  if (aim.kind === 'no-way') return aim;
+  const window = windowFor(question, prepared, step);
+  const held = cueingOf(table, cue, [object, ...others], aim.shot.strike.direction, {
+    ...cueing,
+    tipHeight: stroke.tip.height,
+  });
+  return {
+    kind: 'pots' as const,
+    ...prepared,
+    shot: aim.shot,
+    result: aim.result,
+    window,
+    held,
+    aims: aimsFor(question, prepared, window),
+    worse: hampered(question.error, held.because),
+  };
+}
+
+function pictureOf(
+  question: PositionQuestion,
+  stroke: PlannedStroke,
+  rough: boolean,
+): ShotPicture | NoPicture {
+  const found = solved(question, stroke, rough ? ROUGH_STEP : FINE_STEP);
+  if (found.kind === 'no-way') return found;
+  const { table, cue, object, acceptance, shot, result, window, held, aims } = found;
+  if (acceptance === undefined) return { kind: 'no-way', reason: 'pocket-closed' };
+  const aimed = { x: object.x + Math.cos(acceptance.middle), y: object.y + Math.sin(acceptance.middle) };
+  const { cueBallRadius, cueBallMass, ballRadius, ballMass } = table.preset;
+  const restitution = table.parameters.ballRestitution;
+  const sizes = { cueBallRadius, cueBallMass, ballRadius, ballMass, restitution };
+  const pace = paceWindow(shot, aims);
+  const lines = potLines(table, found.others, question.next, acceptanceOf);
+  return {
+    kind: 'pots',
+    shot,
+    result,
+    cut: cutTo(cue, object, aimed, cue.radius, object.radius),
+    natural: naturalPath(cue, object, aimed, sizes),
+    margin: pocketMargin(table, cue, object, question.pocket, acceptance),
+    cueing: held,
+    pace,
+    ribbon: ribbonOf(table, pace.stops, lines, found.others, aims),
+    window,
+    onNext: likeliestNext(question, shot),
+  };
+}
+
+function likeliestNext(question: PositionQuestion, shot: Shot): string | undefined {
+  const left = leftOnTable(shot.balls, simulate(shot, { events: false }).rest);
+  const cue = left.find(({ id }) => id === question.cue);
+  if (cue === undefined) return undefined;
+  const objects = left.filter((ball) => ball !== cue);
+  const lines = potLines(shot.table, objects, question.next, acceptanceOf);
+  return potOptions(shot.table, cue, lines, objects, question.error)[0]?.line.ball;
+}
+
+/** The long search that is under way; a newer one or a cancel takes its place. */
+let current = 0;
+
+/** Runs a search step by step, letting messages in between, until it is done or another has taken its place. */
+async function run<S, R>(search: Generator<S, R>, onStep: (step: S) => void): Promise<R | 'cancelled'> {
+  const own = ++current;
+  for (;;) {
+    const step = search.next();
+    if (step.done === true) return step.value;
+    onStep(step.value);
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    if (own !== current) return 'cancelled';
+  }
+}
+
+function routeQuestion(question: PositionQuestion, to: Point | null): RouteQuestion | NoPicture {
+  const prepared = prepare(question);
+  if (prepared.acceptance === undefined) return { kind: 'no-way', reason: 'pocket-closed' };
+  const { table } = prepared;
+  const window =
+    to === null
+      ? windowFor(question, prepared, FINE_STEP)
+      : gridOver(table, ROUGH_STEP, (place) => Math.max(0, 1 - distance(place, to) / WANTED_ROOM));
+  const aims = aimsFor(question, prepared, window);
+  return {
+    table,
+    balls: question.balls,
+    cue: question.cue,
+    acceptance: prepared.acceptance,
+    aims: to === null ? aims : { ...aims, wanted: { balls: [] }, confidence: 0.5 },
+    side: question.side,
+  };
+}
+
+const planner: Planner = {
+  picture: pictureOf,
+  cloud(question, stroke, executions) {
+    const found = solved(question, stroke, ROUGH_STEP);
+    if (found.kind === 'no-way') return undefined;
+    return assessStroke(found.shot, found.aims, found.worse, executions, SEED);
+  },
+  outlook(question, stroke) {
+    const found = solved(question, stroke, FINE_STEP);
+    if (found.kind === 'no-way') return undefined;
+    const { shot, aims, worse, others } = found;
+    const passes = others
+      .flatMap((ball) => {
+        const gap = passingGap(shot, ball);
+        return gap !== undefined && Math.abs(gap) < NEAR_PASS ? [{ ball, gap }] : [];
+      })
+      .sort((a, b) => Math.abs(a.gap) - Math.abs(b.gap))
+      .slice(0, 3);
+    return {
+      cloud: assessStroke(shot, aims, worse, CLOUD, SEED),
+      inOff: foreseeInOff(shot, worse, VERDICTS, SEED),
+      passes: passes.map(({ ball }) => ({
+        ball: ball.id,
+        foresight: foreseePass(shot, ball, worse, VERDICTS, SEED),
+      })),
+      misses: missSides(shot, aims, worse, VERDICTS, SEED),
+    };
+  },
+  async routes(question, to, onProgress) {
+    const asked = routeQuestion(question, to);
+    return 'kind' in asked ? asked : run(searchRoutes(asked, SEED), onProgress);
+  },
+  async backward(question, wanted, onProgress) {
+    const { table, object, others, acceptance, cueing } = prepare(question);
+    if (acceptance === undefined) return { kind: 'no-way', reason: 'pocket-closed' };
+    const line = { ball: question.pot, pocket: question.pocket, object, acceptance };
+    return run(backwardMap(table, line, others, wanted, question.error, cueing), onProgress);
+  },
+  async breakOuts(question, cluster, onProgress) {
+    const asked = routeQuestion(question, null);
+    return 'kind' in asked ? asked : run(searchBreakOuts(asked, cluster, SEED), onProgress);
+  },
+  plant(question, firstId, stroke) {
+    const { table, cue, object, others } = prepare(question);
+    const first = others.find(({ id }) => id === firstId);
+    if (first === undefined) return undefined;
+    const rest = others.filter((ball) => ball !== first);
+    const plant = { table, cue, first, second: object, pocket: question.pocket, others: rest };
+    const { speed, tip, elevation } = stroke;
+    const plan = { ball: question.cue, speed, tip, elevation };
+    const way = solvePlant(plant, plan);
+    if (way === undefined) return undefined;
+    return {
+      way,
+      result: simulate(way.shot, { paths: true }),
+      flip: flipGap(plant, plan),
+      gap: distance(first, object) - contactDistance(first.radius, object.radius),
+    };
+  },
+  double(question, speeds) {
+    const { table } = prepare(question);
+    const asked = { table, balls: question.balls, object: question.pot, pocket: question.pocket };
+    return speeds.map((speed) => {
+      const way = solveDouble(asked, {
+        ball: question.cue,
+        speed,
+        tip: { side: 0, height: 0 },
+        elevation: 0,
+      });
+      if (way === undefined) return { speed, way, potted: 0, kissed: 0 };
+      const random = createRandom(SEED);
+      let [potted, kissed] = [0, 0];
+      for (let k = 0; k < DOUBLES; k++) {
+        const result = simulate(executed(way.shot, question.error, random));
+        if (result.rest.some(({ id, pocket }) => id === question.pot && pocket === question.pocket)) potted++;
+        if (kissesTwice(result, question.cue, question.pot)) kissed++;
+      }
+      return { speed, way, potted: potted / DOUBLES, kissed: kissed / DOUBLES };
+    });
+  },
+  cancel() {
+    current++;
+  },
+};
+
+expose(planner);
