@@ -13,6 +13,7 @@ const ROOMS = [
   ['shot'],
   ['player'],
   ['planning'],
+  ['judgement'],
   ['counting'],
   ['records'],
   ['rules'],

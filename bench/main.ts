@@ -1,5 +1,6 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
+import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
 import { print, type Figure } from './report.ts';
 import { attempts, firstPage } from './server.ts';
 import { simulations } from './simulation.ts';
@@ -9,6 +10,10 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   ...simulations,
   'cloud.1000.warm': warmCloud,
   'cloud.1000.cold': coldCloud,
+  'cloud.assessed': assessedClouds,
+  routes,
+  'window.any-pocket': windowAmongBalls,
+  'backward.map': backward,
   'window.snooker': window12ft,
   'plan.drill': planDrill,
   'benchmark.single': drillBenchmark,

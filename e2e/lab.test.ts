@@ -54,6 +54,11 @@ describe('the lab', () => {
     await page.mouse.move(to.x, to.y, { steps: 5 });
     await page.mouse.up();
     expect(Math.abs(Number(await along()) - 1000)).toBeLessThan(4);
+    // The whole drag is one step back, and one forth.
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect(Math.abs(Number(await along()) - 2032)).toBeLessThan(4);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    expect(Math.abs(Number(await along()) - 1000)).toBeLessThan(4);
     // Onto the 1, which stands at 1651 mm: a ball's width is kept.
     await page.getByLabel('From the right').fill('698.5');
     await page.getByLabel('From the head').fill('1651');

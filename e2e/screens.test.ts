@@ -42,6 +42,8 @@ describe('axe finds nothing serious', () => {
     ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
     ['players', '/players', 'Petra Nightingale'],
     ['lab', '/lab', 'What happens'],
+    ['position', '/lab/position', 'Your line'],
+    ['trainers', '/lab/call', 'Say it before you see it'],
     ['unknown address', '/nowhere', 'There is nothing at this address'],
   ])('on %s, in both schemes', async (_, path, text) => {
     if (!page.url().includes('127.0.0.1') || page.url().endsWith('/sign-in')) await signIn(page);

@@ -112,6 +112,21 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/lab');
     await page.getByText('What happens').waitFor();
   },
+  position: async (page) => {
+    await page.goto('/drills/harbour-turn');
+    await page.getByRole('link', { name: 'Think it through in the lab' }).click();
+    await page.locator('section[aria-busy="false"]').getByRole('button', { name: 'Take' }).first().waitFor();
+    await page.getByText('Safer miss').waitFor();
+  },
+  call: async (page) => {
+    await page.goto('/lab/call?kind=does%20it%20pass&level=close');
+    await page.getByRole('button', { name: 'Set a position' }).click();
+    await page.getByRole('button', { name: 'Yes', exact: true }).click();
+    await page.getByRole('button', { name: 'Commit' }).click();
+    await page.getByRole('button', { name: 'Reveal' }).click();
+    await page.getByTestId('call-truth').waitFor();
+    await page.getByRole('button', { name: 'Play it again' }).scrollIntoViewIfNeeded();
+  },
   player: async (page) => {
     await page.goto('/players');
     await page.getByRole('link', { name: /Junia Marsh/ }).click();

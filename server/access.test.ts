@@ -34,6 +34,19 @@ let world: World;
 
 const ATTEMPT = { ordinal: 1, outcome: 'missed', landing: null, points: 0, playedAt: '2026-11-24T12:00:00Z' };
 
+function newCall(playerId: string) {
+  return {
+    playerId,
+    kind: 'does it pass',
+    preset: 'pool-9ft',
+    source: { kind: 'seed', seed: 5, difficulty: 'fair' },
+    answer: { kind: 'verdict', verdict: 'yes' },
+    score: 1,
+    coach: null,
+    calledAt: '2026-11-24T12:00:00Z',
+  };
+}
+
 function newRound(w: World) {
   return {
     playerId: w.club.playerId,
@@ -76,6 +89,15 @@ const CASES: Readonly<Record<string, Case>> = {
   'GET /api/players/:id/rounds': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/rounds`,
+  },
+  'GET /api/players/:id/calls': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/calls`,
+  },
+  'PUT /api/calls/:id': {
+    expected: [401, 404, 404, 200],
+    path: () => `/api/calls/${randomUUID()}`,
+    body: (w) => newCall(w.club.playerId),
   },
   'GET /api/tables': { expected: [401, 200, 200, 200] },
   'POST /api/tables': {

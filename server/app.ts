@@ -8,6 +8,7 @@ import { requireSession, type SignedIn } from './auth/session.ts';
 import type { Dependencies } from './dependencies.ts';
 import { Refusal } from './http/errors.ts';
 import { accountRoutes } from './routes/account.ts';
+import { callRoutes } from './routes/calls.ts';
 import { drillRoutes } from './routes/drills.ts';
 import { playerRoutes } from './routes/players.ts';
 import { roundRoutes } from './routes/rounds.ts';
@@ -55,6 +56,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/tables', tableRoutes(deps)],
     ['/drills', drillRoutes(deps)],
     ['/rounds', roundRoutes(deps)],
+    ['/calls', callRoutes(deps)],
   ] as const) {
     api.use(path, signedIn);
     api.use(`${path}/*`, signedIn);

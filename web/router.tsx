@@ -72,6 +72,10 @@ export function createRouter() {
                 Component: (await import('./lab/position/PositionPage.tsx')).PositionPage,
               }),
             },
+            {
+              path: '/lab/call',
+              lazy: async () => ({ Component: (await import('./lab/call/CallPage.tsx')).CallPage }),
+            },
             { path: '*', element: <NoSuchPage /> },
           ],
         },

@@ -35,6 +35,8 @@ export interface RouteQuestion {
   readonly aims: Aims;
   /** False leaves side spin out: some drills and some coaches do without. */
   readonly side: boolean;
+  /** True aims at the middle of the pocket only. */
+  readonly middle?: boolean;
 }
 
 export interface RouteSearch {
@@ -218,8 +220,9 @@ function refined(
       { speed: best.speed * (1 - step.speed) },
       { tip: { ...best.tip, height: best.tip.height + step.tip } },
       { tip: { ...best.tip, height: best.tip.height - step.tip } },
-      { pocketSide: best.pocketSide + step.pocket },
-      { pocketSide: best.pocketSide - step.pocket },
+      ...(question.middle === true
+        ? []
+        : [{ pocketSide: best.pocketSide + step.pocket }, { pocketSide: best.pocketSide - step.pocket }]),
       ...(question.side
         ? [
             { tip: { ...best.tip, side: best.tip.side + step.tip } },

@@ -3,12 +3,16 @@ import { Hono } from 'hono';
 import { newPlayerSchema, playerChangeSchema, type Player, type Viewer } from '../../core/records/club.ts';
 import { hashPassword } from '../auth/password.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { listCalls } from '../db/queries/calls.ts';
 import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listRoundsOfPlayer } from '../db/queries/rounds.ts';
 import { isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
+
+/** So many of a player's newest calls are given. */
+const CALLS_SHOWN = 200;
 
 /** The player, if the viewer may see them: a coach everybody of the club, a player only themselves. */
 export async function visiblePlayer(deps: Dependencies, viewer: Viewer, id: string): Promise<Player> {
@@ -64,6 +68,12 @@ export function playerRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
     return c.json(await listRoundsOfPlayer(deps.pool, viewer.clubId, player.id));
+  });
+
+  app.get('/:id/calls', async (c) => {
+    const viewer = c.get('viewer');
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    return c.json(await listCalls(deps.pool, viewer.clubId, player.id, CALLS_SHOWN));
   });
 
   return app;

@@ -13,6 +13,7 @@ import {
   welcomeSchema,
   type Viewer,
 } from '../../core/records/club.ts';
+import { callsSchema } from '../../core/records/call.ts';
 import {
   clubTablesSchema,
   tableLogSchema,
@@ -85,6 +86,12 @@ export const playerRoundsQuery = (id: string) =>
   queryOptions({
     queryKey: ['players', id, 'rounds'],
     queryFn: () => get(`/players/${id}/rounds`, roundsSchema),
+  });
+
+export const playerCallsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['players', id, 'calls'],
+    queryFn: () => get(`/players/${id}/calls`, callsSchema),
   });
 
 export const tableLogQuery = (id: string) =>

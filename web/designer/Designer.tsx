@@ -226,7 +226,7 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
         </Tabs.Panel>
         <Tabs.Panel value="task" pt={8}>
           <TaskPanel {...panel} />
-          <StrokePart {...panel} onPlay={playback.play} ready={current !== undefined} />
+          <StrokePart {...panel} onPlay={playback.play} ready={current !== undefined} shot={current?.shot} />
         </Tabs.Panel>
         <Tabs.Panel value="rules" pt={8}>
           <RulesPanel {...panel} />

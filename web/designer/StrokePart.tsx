@@ -3,16 +3,20 @@ import { IconPlayerPlay } from '@tabler/icons-react';
 import { toDegrees, toRadians } from '../../core/math/angle.ts';
 import { StrokePanel } from '../lab/StrokePanel.tsx';
 import type { PanelProps } from './BallsPanel.tsx';
+import type { Shot } from '../../core/motion/shot.ts';
+import { PlanFromRoute } from './PlanFromRoute.tsx';
 import { RouteList } from './RouteList.tsx';
 
 interface StrokePartProps extends PanelProps {
   readonly onPlay: () => void;
   /** The stroke is solved and can be played. */
   readonly ready: boolean;
+  /** The stroke solved on the table; undefined while it is not. */
+  readonly shot: Shot | undefined;
 }
 
 /** The planned stroke: pace, tip and butt are set, the direction is solved on the table so that it pots the ball. */
-export function StrokePart({ drill, edit, onPlay, ready }: StrokePartProps) {
+export function StrokePart({ drill, edit, onPlay, ready, shot }: StrokePartProps) {
   const { plan, task } = drill;
   if (task.kind !== 'position') {
     return (
@@ -59,6 +63,7 @@ export function StrokePart({ drill, edit, onPlay, ready }: StrokePartProps) {
           The direction is found on the table so that the ball is potted.
         </Text>
       </Group>
+      <PlanFromRoute drill={drill} shot={shot} edit={edit} />
       <RouteList drill={drill} edit={edit} />
     </div>
   );

@@ -18,6 +18,7 @@ import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { drillQuery, planQuery, tablesQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { LineKey } from '../table/LineKey.tsx';
+import { labAddress } from '../lab/position/positionSetting.ts';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
@@ -155,6 +156,16 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             className="no-print"
           >
             Score a round
+          </Button>
+        )}
+        {position !== undefined && plan.data !== undefined && (
+          <Button
+            component={Link}
+            to={labAddress(plan.data.shot, position.task)}
+            variant="default"
+            className="no-print"
+          >
+            Think it through in the lab
           </Button>
         )}
         <DrillRules drill={staged} stage={stage} />

@@ -20,6 +20,7 @@ import { LabHead } from './LabHead.tsx';
 import { firstPosition, roomFor } from './labStart.ts';
 import { LabTable } from './LabTable.tsx';
 import { eventTime, ReplayBar } from './ReplayBar.tsx';
+import { StrokeCaution } from './StrokeCaution.tsx';
 import { StrokePanel } from './StrokePanel.tsx';
 import { EventList } from './EventList.tsx';
 import { ShotFileForm } from './ShotFileForm.tsx';
@@ -28,10 +29,6 @@ import { useReplay } from './replay.ts';
 
 /** What the bed gives back when balls may leave it. */
 const LIVELY_BED = 0.5;
-/** Strokes that can send a ball off the table: a butt raised so far, or a pace like a break. */
-const STEEP_RAD = toRadians(25);
-const FAST = 7;
-
 /** A table to try a shot on: set the balls, set the stroke, see what it does and why. */
 export function LabPage() {
   const [params] = useSearchParams();
@@ -105,7 +102,6 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
   }
 
   const room = roomFor(state);
-  const risky = shot.strike.speed >= FAST || shot.strike.elevation >= STEEP_RAD;
   const leaves = result.events.some((event) => event.kind === 'off-table');
   return (
     <div className="lab">
@@ -133,12 +129,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
           onKey={key}
         />
         <ReplayBar replay={replay} duration={result.duration} marks={marks} />
-        {(risky || leaves) && (
-          <Alert color="coral" variant="outline" p="xs">
-            {leaves ? 'A ball leaves the table. ' : 'A stroke like this can send a ball off the table. '}
-            Clear the landing side, mind eyes and glass; some halls forbid it, and the house rules win.
-          </Alert>
-        )}
+        <StrokeCaution strike={shot.strike} leaves={leaves} />
         {room < CUE_REACH && (
           <Alert color="gold" variant="outline" p="xs">
             Only {room.toFixed(2)} m behind the cue ball, a full cue needs {CUE_REACH} m: a short cue, or a

@@ -1,9 +1,9 @@
 import { useRef, type KeyboardEvent } from 'react';
 import { bearing, distance, type Point } from '../../core/math/point.ts';
 import { placeFrom, type Mark } from '../../core/motion/marks.ts';
-import { positionAt } from '../../core/motion/path.ts';
 import type { Shot, ShotResult } from '../../core/motion/shot.ts';
-import { AimMark, BallMark, ContactMark, PathMark } from '../table/marks.tsx';
+import { AimMark, ContactMark, PathMark } from '../table/marks.tsx';
+import { MovingBalls } from './MovingBalls.tsx';
 import { useReplayed, type Replay } from './replay.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { CUE } from './labShot.ts';
@@ -39,49 +39,18 @@ function PathsOf({ result, kept = false }: { readonly result: ShotResult; readon
   ));
 }
 
-type MovingBallsProps = Pick<LabTableProps, 'shot' | 'result' | 'replay' | 'selected'>;
-
-/** The balls, where they are at the time of the replay: the only thing that is drawn anew at each frame. */
-function MovingBalls({ shot, result, replay, selected }: MovingBallsProps) {
-  const t = useReplayed(replay, (r) => r.time());
-  const gone = new Map(
-    result.events.flatMap((event) =>
-      event.kind === 'pocket' || event.kind === 'off-table' ? [[event.id, event.t] as const] : [],
-    ),
-  );
-  const placeOf = (id: string, set: Point): Point | undefined => {
-    if (t === undefined) return set;
-    if (t >= (gone.get(id) ?? Infinity)) return undefined;
-    const path = result.paths?.find((each) => each.id === id);
-    return path === undefined ? set : positionAt(path, Math.min(t, result.duration));
-  };
-  return shot.balls.map((ball) => {
-    const at = placeOf(ball.id, ball);
-    return (
-      at !== undefined && (
-        <BallMark
-          key={ball.id}
-          id={ball.id}
-          at={at}
-          radius={ball.radius}
-          selected={t === undefined && ball.id === selected}
-          {...(ball.id === CUE ? {} : { name: ball.id })}
-        />
-      )
-    );
-  });
-}
-
 /** The table to try a shot on: balls are dragged, the line of aim is turned by its handle or from anywhere. */
 export function LabTable(props: LabTableProps) {
   const { shot, result, marks, keptResult, selected, replay, onSelect, onMove, onAim, onKey } = props;
   const dragged = useRef<string>(undefined);
+  const moved = useRef(false);
   const { balls, strike, table } = shot;
   const cue = balls.find((ball) => ball.id === strike.ball) ?? { x: 0, y: 0 };
   const standing = useReplayed(replay, (r) => r.time() === undefined);
 
   function drag(phase: 'down' | 'move' | 'up', place: Point) {
     if (phase === 'down') {
+      moved.current = false;
       const ball = balls.find((each) => distance(each, place) < GRIP * each.radius);
       dragged.current = ball?.id;
       if (ball !== undefined) onSelect(ball.id);
@@ -90,7 +59,11 @@ export function LabTable(props: LabTableProps) {
     }
     if (phase === 'up') return;
     if (dragged.current === undefined) onAim(bearing(cue, place), true);
-    else onMove(dragged.current, place, true);
+    else {
+      // The first move is a step that can be undone, the rest of the drag belongs to it.
+      onMove(dragged.current, place, moved.current);
+      moved.current = true;
+    }
   }
 
   return (

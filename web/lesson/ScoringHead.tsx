@@ -9,9 +9,11 @@ interface ScoringHeadProps {
   readonly open: OpenRound;
   readonly scoring: Scoring;
   readonly storeFailed: boolean;
+  /** The lab with this shot in it; undefined until the shot is solved. */
+  readonly labTo: string | undefined;
 }
 
-export function ScoringHead({ open, scoring, storeFailed }: ScoringHeadProps) {
+export function ScoringHead({ open, scoring, storeFailed, labTo }: ScoringHeadProps) {
   const { round, document } = open;
   const { conditions } = open.tableState;
   const points = scoring.attempts.reduce((sum, attempt) => sum + attempt.points, 0);
@@ -20,9 +22,16 @@ export function ScoringHead({ open, scoring, storeFailed }: ScoringHeadProps) {
     <div className="scoring-head">
       <Group justify="space-between" align="end" wrap="nowrap">
         <div>
-          <Anchor component={Link} to="/" size="sm" underline="always">
-            Leave, it is kept
-          </Anchor>
+          <Group gap="md">
+            <Anchor component={Link} to="/" size="sm" underline="always">
+              Leave, it is kept
+            </Anchor>
+            {labTo !== undefined && (
+              <Anchor component={Link} to={labTo} size="sm" underline="always">
+                Think it through
+              </Anchor>
+            )}
+          </Group>
           <Title order={1} size="h2">
             {document.title}
           </Title>

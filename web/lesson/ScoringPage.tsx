@@ -6,6 +6,7 @@ import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { OpenRound } from '../../core/records/club.ts';
+import { labAddress } from '../lab/position/positionSetting.ts';
 import { planQuery } from '../api/queries.ts';
 import { NoSuchPage } from '../app/Failure.tsx';
 import { Loading } from '../app/Loading.tsx';
@@ -71,7 +72,12 @@ function Scoring({ open, drill, plan }: ScoringProps) {
   const lastOrdinal = scoring.attempts.at(-1)?.ordinal;
   return (
     <main className="scoring">
-      <ScoringHead open={open} scoring={scoring} storeFailed={actions.storeFailed} />
+      <ScoringHead
+        open={open}
+        scoring={scoring}
+        storeFailed={actions.storeFailed}
+        labTo={labAddress(plan.shot, drill.task)}
+      />
       <div className="scoring-table">
         <DrillDrawing
           drill={drill}

@@ -11,6 +11,7 @@ import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { kindsOf, type RoundKind } from './kinds.ts';
+import { CallRecord } from '../lab/call/CallRecord.tsx';
 import { DrillProgress } from './DrillProgress.tsx';
 import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
@@ -37,6 +38,9 @@ export function PlayerPage() {
       ) : (
         <Progress rounds={rounds.data} drills={drills.data} />
       )}
+      <div style={{ maxWidth: 560 }}>
+        <CallRecord playerId={id} />
+      </div>
     </Stack>
   );
 }

@@ -3,6 +3,7 @@ import {
   cushionWords,
   nextWords,
   paceRange,
+  pocketSideWords,
   strokeWords,
   sumUp,
   waitsWords,
@@ -54,6 +55,12 @@ describe('a stroke in words', () => {
     expect(waitsWords('in-off', 'snooker')).toBe('an in-off');
     expect(waitsWords('missed', 'pool')).toBe('a missed pot');
     expect(waitsWords(undefined, 'pool')).toBe('nothing within reach');
+  });
+
+  it('names the half of the pocket, as the object ball sees it', () => {
+    expect(pocketSideWords(0.5)).toBe('left half of the pocket');
+    expect(pocketSideWords(-0.25)).toBe('right half of the pocket');
+    expect(pocketSideWords(0)).toBeUndefined();
   });
 
   it('sums two strokes up with their numbers', () => {

@@ -98,3 +98,12 @@ export function sumUp(
         } ${centimetres(other.pace.length)}`;
   return `${how}${way}: ${along}${against}.`;
 }
+
+/** Nearer to the middle than this a side of the pocket is not spoken of. */
+const MIDDLE = 0.2;
+
+/** The part of the pocket to aim at, as seen from the object ball; undefined for its middle. */
+export function pocketSideWords(pocketSide: number): string | undefined {
+  if (Math.abs(pocketSide) < MIDDLE) return undefined;
+  return `${pocketSide > 0 ? 'left' : 'right'} half of the pocket`;
+}

@@ -14,7 +14,7 @@ export function quickPlanner(): Remote<Planner> {
   return quick;
 }
 
-/** Searches, one at a time; the next one takes the place of the one under way. */
+/** Searches; of each kind the next one takes the place of the one under way. */
 export function searchPlanner(): Remote<Planner> {
   searching ??= start();
   return searching;

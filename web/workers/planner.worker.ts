@@ -1,4 +1,6 @@
 import { expose } from 'comlink';
+import { planShot, UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { poseFromPlan, poseFromSeed } from '../../core/judgement/pose.ts';
 import { distance, type Point } from '../../core/math/point.ts';
 import { contactDistance } from '../../core/motion/ballBall.ts';
 import type { BallOnTable, Shot } from '../../core/motion/shot.ts';
@@ -26,12 +28,14 @@ import { naturalPath } from '../../core/shot/naturalPath.ts';
 import { passingGap } from '../../core/shot/passing.ts';
 import { flipGap, solvePlant } from '../../core/shot/plants.ts';
 import { pocketMargin } from '../../core/shot/pocketMargin.ts';
+import { POCKET_NAMES, type PocketName } from '../../core/table/pockets.ts';
 import { buildCustomTable, type Table } from '../../core/table/table.ts';
 import type {
   NoPicture,
   PlannedStroke,
   Planner,
   PositionQuestion,
+  SearchKind,
   ShotPicture,
   TableText,
 } from './plannerProtocol.ts';
@@ -98,18 +102,26 @@ function prepare(question: PositionQuestion): Prepared {
   };
 }
 
+/** Pockets of the next ball that count. */
+function pocketsOf({ nextPocket }: PositionQuestion): readonly PocketName[] {
+  return nextPocket === null ? POCKET_NAMES : [nextPocket];
+}
+
 function windowFor(
   question: PositionQuestion,
   { table, others, cueing }: Prepared,
   step: number,
 ): PositionWindow {
-  const { next, after, error, hand, room } = question;
-  return windows(JSON.stringify([question.table, others, next, after, error, hand, room, step]), () => {
-    const lines = potLines(table, others, next, acceptanceOf);
-    if (after === null || step === ROUGH_STEP)
-      return windowAmong(table, lines, others, error, { step, ...cueing });
-    return servingWindow(question, lines, { table, others, cueing });
-  });
+  const { next, nextPocket, after, error, hand, room } = question;
+  return windows(
+    JSON.stringify([question.table, others, next, nextPocket, after, error, hand, room, step]),
+    () => {
+      const lines = potLines(table, others, next, acceptanceOf, pocketsOf(question));
+      if (after === null || step === ROUGH_STEP)
+        return windowAmong(table, lines, others, error, { step, ...cueing });
+      return servingWindow(question, lines, { table, others, cueing });
+    },
+  );
 }
 
 /** The chance of the next ball and, by a plain stroke, of the one after it: the map of the one before the window of the other. */
@@ -139,7 +151,7 @@ function servingWindow(
 function aimsFor(question: PositionQuestion, prepared: Prepared, window: PositionWindow): Aims {
   return {
     task: { object: question.pot, pocket: question.pocket },
-    wanted: { balls: question.next },
+    wanted: { balls: question.next, pockets: pocketsOf(question) },
     window,
     error: question.error,
     confidence: question.confidence,
@@ -192,7 +204,7 @@ function pictureOf(
   const restitution = table.parameters.ballRestitution;
   const sizes = { cueBallRadius, cueBallMass, ballRadius, ballMass, restitution };
   const pace = paceWindow(shot, aims);
-  const lines = potLines(table, found.others, question.next, acceptanceOf);
+  const lines = potLines(table, found.others, question.next, acceptanceOf, pocketsOf(question));
   return {
     kind: 'pots',
     shot,
@@ -213,22 +225,26 @@ function likeliestNext(question: PositionQuestion, shot: Shot): string | undefin
   const cue = left.find(({ id }) => id === question.cue);
   if (cue === undefined) return undefined;
   const objects = left.filter((ball) => ball !== cue);
-  const lines = potLines(shot.table, objects, question.next, acceptanceOf);
+  const lines = potLines(shot.table, objects, question.next, acceptanceOf, pocketsOf(question));
   return potOptions(shot.table, cue, lines, objects, question.error)[0]?.line.ball;
 }
 
-/** The long search that is under way; a newer one or a cancel takes its place. */
-let current = 0;
+/** The search of each kind that is under way; a newer one of its kind or a cancel takes its place. */
+const current: Record<SearchKind, number> = { routes: 0, backward: 0, 'break-outs': 0 };
 
 /** Runs a search step by step, letting messages in between, until it is done or another has taken its place. */
-async function run<S, R>(search: Generator<S, R>, onStep: (step: S) => void): Promise<R | 'cancelled'> {
-  const own = ++current;
+async function run<S, R>(
+  kind: SearchKind,
+  search: Generator<S, R>,
+  onStep: (step: S) => void,
+): Promise<R | 'cancelled'> {
+  const own = ++current[kind];
   for (;;) {
     const step = search.next();
     if (step.done === true) return step.value;
     onStep(step.value);
     await new Promise((resolve) => setTimeout(resolve, 0));
-    if (own !== current) return 'cancelled';
+    if (own !== current[kind]) return 'cancelled';
   }
 }
 
@@ -248,6 +264,7 @@ function routeQuestion(question: PositionQuestion, to: Point | null): RouteQuest
     acceptance: prepared.acceptance,
     aims: to === null ? aims : { ...aims, wanted: { balls: [] }, confidence: 0.5 },
     side: question.side,
+    middle: question.middle,
   };
 }
 
@@ -281,17 +298,17 @@ const planner: Planner = {
   },
   async routes(question, to, onProgress) {
     const asked = routeQuestion(question, to);
-    return 'kind' in asked ? asked : run(searchRoutes(asked, SEED), onProgress);
+    return 'kind' in asked ? asked : run('routes', searchRoutes(asked, SEED), onProgress);
   },
   async backward(question, wanted, onProgress) {
     const { table, object, others, acceptance, cueing } = prepare(question);
     if (acceptance === undefined) return { kind: 'no-way', reason: 'pocket-closed' };
     const line = { ball: question.pot, pocket: question.pocket, object, acceptance };
-    return run(backwardMap(table, line, others, wanted, question.error, cueing), onProgress);
+    return run('backward', backwardMap(table, line, others, wanted, question.error, cueing), onProgress);
   },
   async breakOuts(question, cluster, onProgress) {
     const asked = routeQuestion(question, null);
-    return 'kind' in asked ? asked : run(searchBreakOuts(asked, cluster, SEED), onProgress);
+    return 'kind' in asked ? asked : run('break-outs', searchBreakOuts(asked, cluster, SEED), onProgress);
   },
   plant(question, firstId, stroke) {
     const { table, cue, object, others } = prepare(question);
@@ -331,8 +348,20 @@ const planner: Planner = {
       return { speed, way, potted: potted / DOUBLES, kissed: kissed / DOUBLES };
     });
   },
-  cancel() {
-    current++;
+  pose: (table, kind, difficulty, seed) => poseFromSeed(tableOf(table), kind, difficulty, seed),
+  poseDrill(drill, text, kind) {
+    const table = tableOf(text);
+    try {
+      const { shot } = planShot(drill, table);
+      const { pot, pocket, next } = drill.task;
+      return poseFromPlan(kind, { shot, pot, pocket }, next.ball, next.pocket);
+    } catch (error) {
+      if (error instanceof UnplayableDrillError || error instanceof RangeError) return undefined;
+      throw error;
+    }
+  },
+  cancel(kind) {
+    current[kind]++;
   },
 };
 

@@ -1,3 +1,6 @@
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import type { CallKind, Difficulty } from '../../core/judgement/kinds.ts';
+import type { CallQuestion } from '../../core/judgement/question.ts';
 import type { Tip } from '../../core/motion/shot.ts';
 import type { BallOnTable, Shot, ShotResult } from '../../core/motion/shot.ts';
 import type { Point } from '../../core/math/point.ts';
@@ -37,6 +40,8 @@ export interface PositionQuestion {
   readonly pocket: PocketName;
   /** Balls of which one is to be on next. */
   readonly next: readonly string[];
+  /** The only pocket of the next ball that counts; any when null. */
+  readonly nextPocket: PocketName | null;
   /** The ball after that; the next one is then wanted at an angle that serves it. */
   readonly after: string | null;
   readonly error: ExecutionError;
@@ -44,6 +49,8 @@ export interface PositionQuestion {
   readonly room: RoomLimits | null;
   readonly confidence: number;
   readonly side: boolean;
+  /** True keeps to the middle of the pocket, as a drill's planned stroke is solved. */
+  readonly middle: boolean;
 }
 
 export interface PlannedStroke {
@@ -84,6 +91,9 @@ export interface ShotOutlook {
   readonly misses: MissSides;
 }
 
+/** Searches that take long; one of each kind runs at a time. */
+export type SearchKind = 'routes' | 'backward' | 'break-outs';
+
 /** What the planning worker does; types only, so that both sides can share it. */
 export interface Planner {
   picture(question: PositionQuestion, stroke: PlannedStroke, rough: boolean): ShotPicture | NoPicture;
@@ -107,8 +117,12 @@ export interface Planner {
   ): Promise<readonly BreakOut[] | 'cancelled' | NoPicture>;
   plant(question: PositionQuestion, first: string, stroke: PlannedStroke): PlantAnswer | undefined;
   double(question: PositionQuestion, speeds: readonly number[]): readonly DoubleAnswer[];
-  /** Ends the long search that is under way. */
-  cancel(): void;
+  /** Makes up a position to foretell; undefined when none was found for the seed. */
+  pose(table: TableText, kind: CallKind, difficulty: Difficulty, seed: number): CallQuestion | undefined;
+  /** Asks about a drill's planned stroke; undefined when it gives nothing to ask of this kind. */
+  poseDrill(drill: PositionDrill, table: TableText, kind: CallKind): CallQuestion | undefined;
+  /** Ends the search of a kind that is under way. */
+  cancel(kind: SearchKind): void;
 }
 
 export interface PlantAnswer {

@@ -30,7 +30,14 @@ export function useBackward(question: PositionQuestion): Backward {
 
   async function make(asked: PositionQuestion, wanted: WantedWay, isEarlier: boolean) {
     setDone(0);
-    const answer = await searchPlanner().backward(asked, wanted, proxy(setDone));
+    let answered = false;
+    const tell = (share: number) => {
+      // Progress comes on a channel of its own and may be late.
+      if (!answered) setDone(share);
+    };
+    const answer = await searchPlanner().backward(asked, wanted, proxy(tell));
+    answered = true;
+    // Another map is being made in its place, and tells how far it is.
     if (answer === 'cancelled') return;
     setDone(undefined);
     setEarlier(isEarlier);

@@ -36,12 +36,15 @@ export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
   const [done, setDone] = useState<number>();
   const [first] = question.next;
 
-  async function ask(make: () => Promise<Answer | undefined>) {
+  async function ask(make: (tell: (share: number) => void) => Promise<Answer | undefined>) {
     setDone(0);
     setAnswer(undefined);
+    let answered = false;
     try {
-      setAnswer(await make());
+      // Progress comes on a channel of its own and may be late.
+      setAnswer(await make((share) => (answered ? undefined : setDone(share))));
     } finally {
+      answered = true;
       setDone(undefined);
     }
   }
@@ -57,8 +60,8 @@ export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
             size="xs"
             variant="default"
             onClick={() =>
-              void ask(async () => {
-                const found = await searchPlanner().breakOuts(question, question.next, proxy(setDone));
+              void ask(async (tell) => {
+                const found = await searchPlanner().breakOuts(question, question.next, proxy(tell));
                 return found === 'cancelled' || 'kind' in found ? undefined : { kind: 'break-outs', found };
               })
             }

@@ -22,13 +22,14 @@ import { LabHead } from '../LabHead.tsx';
 import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../labShot.ts';
 import { labReducer, startLab, withStrike } from '../labState.ts';
 import { firstPosition } from '../labStart.ts';
+import { StrokeCaution } from '../StrokeCaution.tsx';
 import { StrokePanel } from '../StrokePanel.tsx';
 import { useLatest } from '../useLatest.ts';
 import { BackwardPanel, useBackward } from './BackwardPanel.tsx';
 import { FactsCard } from './FactsCard.tsx';
 import { MoreAnswers } from './MoreAnswers.tsx';
 import { PositionKey } from './PositionKey.tsx';
-import { questionOf, settingFrom, settingTo } from './positionSetting.ts';
+import { likeliestPot, questionOf, settingFrom, settingTo } from './positionSetting.ts';
 import { DRAGS, PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { RouteTable, sideKindOf } from './RouteTable.tsx';
@@ -70,7 +71,8 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const players = useQuery(playersQuery);
   const { vocabulary } = useWords();
 
-  const setting = settingFrom(params, shot);
+  const [guess] = useState(() => likeliestPot(shot));
+  const setting = settingFrom(params, shot, guess);
   const level = executionErrorOf(setting.level, shot.table.preset.game);
   const { fitted, pending } = useFittedPlayer(player, shot.table.preset.game, level);
   const room = chosen?.card.room ?? null;
@@ -235,6 +237,13 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         ) : (
           <BackwardPanel backward={backward} shot={shot} setting={setting} />
         )}
+        <StrokeCaution
+          strike={{
+            speed: stroke.speed,
+            elevation: Math.max(stroke.elevation, picture?.cueing.elevation ?? 0),
+          }}
+          leaves={picture?.result.rest.some(({ offTable }) => offTable) ?? false}
+        />
         {sentence !== undefined && (
           <Text className="summary" data-testid="summary">
             {sentence}
@@ -265,7 +274,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             {fitted === undefined
               ? pending
                 ? 'Fitting the player’s errors…'
-                : 'No rounds of position drills tell about this player yet: the level counts.'
+                : 'No rounds of position drills in this game tell about this player yet: the level counts.'
               : `Fitted from ${fitted.shots} shots: line ±${fitted.error.directionDeg.toFixed(2)}°, pace ±${(100 * fitted.error.speed).toFixed(0)} %, tip ±${fitted.error.tip.toFixed(2)} R.`}
           </Text>
         )}

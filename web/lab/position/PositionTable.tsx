@@ -55,6 +55,7 @@ export function PositionTable(props: PositionTableProps) {
   const { shot, picture, cloud, confidence, compared, wanted, line, map, mode, selected } = props;
   const dragged = useRef<string>(undefined);
   const start = useRef<Point>(undefined);
+  const moved = useRef(false);
 
   function drag(phase: 'down' | 'move' | 'up', place: Point) {
     if (mode === 'Wanted landing') {
@@ -67,11 +68,16 @@ export function PositionTable(props: PositionTableProps) {
       return;
     }
     if (phase === 'down') {
+      moved.current = false;
       dragged.current = shot.balls.find((each) => distance(each, place) < GRIP * each.radius)?.id;
       if (dragged.current !== undefined) props.onSelect(dragged.current);
       return;
     }
-    if (phase === 'move' && dragged.current !== undefined) props.onMove(dragged.current, place, true);
+    if (phase === 'move' && dragged.current !== undefined) {
+      // The first move is a step that can be undone, the rest of the drag belongs to it.
+      props.onMove(dragged.current, place, moved.current);
+      moved.current = true;
+    }
   }
 
   return (

@@ -1,7 +1,8 @@
-import { MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/core';
+import { Group, MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/core';
 import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import { OneOf } from '../../designer/fields.tsx';
+import { capital } from '../../words/vocabulary.ts';
 import type { PositionSetting } from './positionSetting.ts';
 
 interface QuestionCardProps {
@@ -40,6 +41,15 @@ export function QuestionCard({ setting, balls, players, player, onPlayer, onChan
           hidePickedOptions
         />
         <Select
+          label="into its"
+          size="xs"
+          clearable
+          placeholder="any pocket"
+          data={POCKET_NAMES.map((name) => ({ value: name, label: capital(name.replace('-', ' ')) }))}
+          value={setting.nextPocket}
+          onChange={(name) => onChange({ nextPocket: POCKET_NAMES.find((each) => each === name) ?? null })}
+        />
+        <Select
           label="Then the"
           size="xs"
           clearable
@@ -63,6 +73,8 @@ export function QuestionCard({ setting, balls, players, player, onPlayer, onChan
           value={player}
           onChange={onPlayer}
         />
+      </SimpleGrid>
+      <Group mt={8} gap="lg">
         <Switch
           size="xs"
           label="Left-handed"
@@ -75,7 +87,7 @@ export function QuestionCard({ setting, balls, players, player, onPlayer, onChan
           checked={setting.side}
           onChange={(event) => onChange({ side: event.currentTarget.checked })}
         />
-      </SimpleGrid>
+      </Group>
     </section>
   );
 }

@@ -4,7 +4,7 @@ import type { BallOnTable } from '../../../core/motion/shot.ts';
 import type { Route } from '../../../core/planning/routes.ts';
 import { cushionSide } from '../../../core/shot/sideSpin.ts';
 import type { Table as PlayingTable } from '../../../core/table/table.ts';
-import { cushionWords, paceRange, strokeWords } from '../../words/strokeWords.ts';
+import { cushionWords, paceRange, pocketSideWords, strokeWords } from '../../words/strokeWords.ts';
 import { centimetres, percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
@@ -71,7 +71,11 @@ export function RouteTable({ found, table, balls, compared, title, onTake, onCom
                   <b>{i + 1}</b>{' '}
                   {capital(strokeWords(route.strike.tip, sideKindOf(table, balls, route), vocabulary))}
                 </Table.Td>
-                <Table.Td>{cushionWords(route.cushions.length, vocabulary)}</Table.Td>
+                <Table.Td>
+                  {[cushionWords(route.cushions.length, vocabulary), pocketSideWords(route.pocketSide)]
+                    .filter((part) => part !== undefined)
+                    .join(', ')}
+                </Table.Td>
                 <Table.Td>{route.strike.speed.toFixed(1)} m/s</Table.Td>
                 <Table.Td>{paceRange(route.pace)}</Table.Td>
                 <Table.Td>{route.pace.length > 0 ? centimetres(route.pace.length) : '–'}</Table.Td>

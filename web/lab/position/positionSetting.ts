@@ -11,13 +11,18 @@ import { acceptanceNear } from '../../../core/shot/acceptanceNear.ts';
 import { POCKET_NAMES, type PocketName } from '../../../core/table/pockets.ts';
 import type { RoomLimits } from '../../../core/table/room.ts';
 import type { PositionQuestion } from '../../workers/plannerProtocol.ts';
-import { CUE } from '../labShot.ts';
+import type { PositionDrill } from '../../../core/drill/positionDrill.ts';
+import { CUE, shotToLink } from '../labShot.ts';
+
+type PositionTask = PositionDrill['task'];
 
 /** What is asked of a position: all of it stands in the address. */
 export interface PositionSetting {
   readonly pot: string;
   readonly pocket: PocketName;
   readonly next: readonly string[];
+  /** The only pocket of the next ball that counts; any when null. */
+  readonly nextPocket: PocketName | null;
   readonly after: string | null;
   readonly level: LevelName;
   readonly hand: Hand;
@@ -27,8 +32,8 @@ export interface PositionSetting {
 /** Chance from which a player counts as on a ball. */
 export const CONFIDENCE = 0.7;
 
-/** The likeliest pot of a layout, and the ball after it: what is asked before anybody says. */
-function firstGuess({ table, balls }: Shot): Pick<PositionSetting, 'pot' | 'pocket'> {
+/** The likeliest pot of a layout: what is asked before anybody says. */
+export function likeliestPot({ table, balls }: Shot): Pick<PositionSetting, 'pot' | 'pocket'> {
   const objects = balls.filter(({ id }) => id !== CUE);
   const cue = balls.find(({ id }) => id === CUE);
   const lines = potLines(
@@ -41,12 +46,18 @@ function firstGuess({ table, balls }: Shot): Pick<PositionSetting, 'pot' | 'pock
   return { pot: best?.line.ball ?? objects[0]?.id ?? '', pocket: best?.line.pocket ?? 'foot-left' };
 }
 
-/** Reads the setting from an address; what it does not say, or says of balls that are not there, is guessed. */
-export function settingFrom(params: URLSearchParams, shot: Shot): PositionSetting {
+/**
+ * Reads the setting from an address; what it does not say, or says of balls that are not there, is guessed.
+ * @param guess the pot that is asked when the address names none: it stays while balls are moved
+ */
+export function settingFrom(
+  params: URLSearchParams,
+  shot: Shot,
+  guess: Pick<PositionSetting, 'pot' | 'pocket'>,
+): PositionSetting {
   const ids = shot.balls.map(({ id }) => id).filter((id) => id !== CUE);
   const asked = params.get('pot');
-  const guess = firstGuess(shot);
-  const pot = asked !== null && ids.includes(asked) ? asked : guess.pot;
+  const pot = [asked, guess.pot].find((id) => id !== null && ids.includes(id)) ?? ids[0] ?? '';
   const rest = ids.filter((id) => id !== pot);
   const named = (params.get('next') ?? '').split(',').filter((id) => rest.includes(id));
   const next = named.length > 0 ? named : rest.slice(0, 1);
@@ -55,6 +66,7 @@ export function settingFrom(params: URLSearchParams, shot: Shot): PositionSettin
     pot,
     pocket: POCKET_NAMES.find((name) => name === params.get('pocket')) ?? guess.pocket,
     next,
+    nextPocket: POCKET_NAMES.find((name) => name === params.get('nextPocket')) ?? null,
     after: after !== null && rest.includes(after) && !next.includes(after) ? after : null,
     level: LEVEL_NAMES.find((name) => name === params.get('level')) ?? 'team',
     hand: params.get('hand') === 'left' ? 'left' : 'right',
@@ -82,7 +94,7 @@ export function questionOf(
   room: RoomLimits | null,
   error: ExecutionError = executionErrorOf(setting.level, table.preset.game),
 ): PositionQuestion {
-  const { pot, pocket, next, after, hand, side } = setting;
+  const { pot, pocket, next, nextPocket, after, hand, side } = setting;
   return {
     table: { preset: table.preset, parameters: table.parameters },
     balls,
@@ -90,11 +102,20 @@ export function questionOf(
     pot,
     pocket,
     next,
+    nextPocket,
     after,
     error,
     hand,
     room,
     confidence: after === null ? CONFIDENCE : CONFIDENCE * CONFIDENCE,
     side,
+    middle: false,
   };
+}
+
+/** The address of the lab with a drill's planned shot in it. */
+export function labAddress(shot: Shot, { pot, pocket, next }: PositionTask): string {
+  const params = new URLSearchParams({ pot, pocket, next: next.ball, nextPocket: next.pocket });
+  params.set('shot', shotToLink(shot));
+  return `/lab/position?${params.toString()}`;
 }

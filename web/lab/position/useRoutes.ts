@@ -17,7 +17,7 @@ export interface RoutesFound {
  */
 export function useRoutes(
   key: string | undefined,
-  question: PositionQuestion,
+  question: PositionQuestion | undefined,
   to: Point | null,
 ): RoutesFound {
   const [found, setFound] = useState<{ key: string; search: RouteSearch | undefined; running: boolean }>();
@@ -29,24 +29,30 @@ export function useRoutes(
 
   useEffect(() => {
     if (key === undefined) return;
+    // Progress comes on a channel of its own and may be late: after the answer it counts no more.
     let left = false;
+    let answered = false;
     const show = (search: RouteSearch | undefined, running: boolean) => {
       if (!left) setFound({ key, search, running });
     };
-    const asked = asking.current;
+    const { question: asked, to: wanted } = asking.current;
+    if (asked === undefined) return;
     void searchPlanner()
       .routes(
-        asked.question,
-        asked.to,
-        proxy((search: RouteSearch) => show(search, true)),
+        asked,
+        wanted,
+        proxy((search: RouteSearch) => {
+          if (!answered) show(search, true);
+        }),
       )
       .then((answer) => {
+        answered = true;
         if (answer !== 'cancelled') show('kind' in answer ? undefined : answer, false);
       })
       .catch(() => show(undefined, false));
     return () => {
       left = true;
-      void searchPlanner().cancel();
+      void searchPlanner().cancel('routes');
     };
   }, [key]);
 

@@ -1,0 +1,169 @@
+import { describe, expect, it } from 'vitest';
+import { distance } from '../math/point.ts';
+import { simulate } from '../motion/simulate.ts';
+import { POOL, SNOOKER } from '../testing/balls.ts';
+import { solvePlant } from '../shot/plants.ts';
+import { CALL_KINDS, DIFFICULTIES } from './kinds.ts';
+import { poseFromPlan, poseFromSeed } from './pose.ts';
+import { answerKindOf, type CallAnswer, type CallQuestion } from './question.ts';
+import { meanApart, scoreCall } from './score.ts';
+
+const SEEDS = [1, 2, 3, 4];
+
+function posed(kind: (typeof CALL_KINDS)[number], difficulty: (typeof DIFFICULTIES)[number], table = POOL) {
+  return SEEDS.flatMap((seed) => poseFromSeed(table, kind, difficulty, seed) ?? []);
+}
+
+const cueOf = (question: CallQuestion) => {
+  const { rest } = simulate(question.shot);
+  return rest.find(({ id }) => id === 'cue')!;
+};
+
+describe('a position to be called', () => {
+  it('is the same from the same seed', () => {
+    for (const kind of ['in-off or not', 'does it pass', 'draw the path'] as const) {
+      expect(poseFromSeed(POOL, kind, 'fair', 9)).toEqual(poseFromSeed(POOL, kind, 'fair', 9));
+      expect(poseFromSeed(POOL, kind, 'fair', 9)).not.toEqual(poseFromSeed(POOL, kind, 'fair', 10));
+    }
+  });
+
+  it.each([
+    ['pool', POOL],
+    ['snooker', SNOOKER],
+  ] as const)('says yes to an in-off exactly when the cue ball falls: %s', (_, table) => {
+    const questions = posed('in-off or not', 'plain', table);
+    expect(questions.length).toBeGreaterThan(2);
+    for (const question of questions) {
+      expect(question.truth).toBe(cueOf(question).pocket === null ? 'no' : 'yes');
+    }
+  });
+
+  it('says that it passes exactly when the two balls do not meet', () => {
+    for (const question of [...posed('does it pass', 'plain'), ...posed('does it pass', 'close')]) {
+      if (question.kind !== 'does it pass') throw new Error('another kind');
+      const { events } = simulate(question.shot);
+      const meets = events.some(
+        (event) =>
+          event.kind === 'ball-ball' && event.ids.includes('cue') && event.ids.includes(question.obstacle.id),
+      );
+      expect(question.truth).toBe(meets ? 'no' : 'yes');
+    }
+  });
+
+  it('is too close to call at the top level only, where a team player’s own scatter decides', () => {
+    for (const difficulty of ['plain', 'fair', 'close'] as const) {
+      for (const question of posed('does it pass', difficulty)) {
+        if (question.kind !== 'does it pass') throw new Error('another kind');
+        expect(question.truth).not.toBe('too close');
+        expect(question.share <= 0.1 || question.share >= 0.9).toBe(true);
+      }
+    }
+    expect(posed('does it pass', 'hair-fine').map(({ truth }) => truth)).toContain('too close');
+  });
+
+  it('has its path from the hit to where the cue ball stops, with more cushions the harder it is', () => {
+    DIFFICULTIES.forEach((difficulty, i) => {
+      for (const question of posed('draw the path', difficulty)) {
+        if (question.kind !== 'draw the path') throw new Error('another kind');
+        const rest = cueOf(question);
+        expect(distance(question.truth.at(-1)!, rest)).toBeLessThan(1e-6);
+        const object = question.shot.balls.find(({ id }) => id === question.pot)!;
+        expect(distance(question.truth[0]!, object)).toBeLessThan(3 * object.radius);
+        const { events } = simulate(question.shot);
+        const cushions = events.filter((event) => event.kind === 'ball-cushion' && event.id === 'cue').length;
+        expect(Math.min(3, cushions)).toBe(i);
+      }
+    });
+  });
+
+  it('has a plant whose stated side pots it', () => {
+    for (const question of posed('which side of the plant', 'fair').slice(0, 2)) {
+      expect(simulate(question.shot).rest.find(({ id }) => id === question.pot)!.pocket).toBe(
+        question.pocket,
+      );
+      if (question.kind !== 'which side of the plant') throw new Error('another kind');
+      const [cue, first, second] = question.shot.balls;
+      const plant = {
+        table: POOL,
+        cue: cue!,
+        first: first!,
+        second: second!,
+        pocket: question.pocket,
+        others: [],
+      };
+      const stroke = { ball: 'cue', speed: 2.2, tip: { side: 0, height: 0 }, elevation: 0 };
+      expect(solvePlant(plant, stroke)!.side).toBe(question.truth);
+    }
+  });
+
+  it('may be a drill’s own stroke, which is never a plant', () => {
+    const question = poseFromSeed(POOL, 'draw the path', 'fair', 3)!;
+    const posedShot = { shot: question.shot, pot: question.pot, pocket: question.pocket };
+    expect(poseFromPlan('draw the path', posedShot, '2', 'head-left')).toMatchObject({
+      kind: 'draw the path',
+    });
+    expect(poseFromPlan('in-off or not', posedShot, '2', 'head-left')).toMatchObject({
+      kind: 'in-off or not',
+    });
+    expect(poseFromPlan('does it pass', posedShot, '2', 'head-left')).toBeUndefined();
+    expect(poseFromPlan('which side of the plant', posedShot, '2', 'head-left')).toBeUndefined();
+  });
+});
+
+describe('the score of a call', () => {
+  const [window] = posed('how long is the window', 'plain');
+  const [path] = posed('draw the path', 'plain');
+  const [pass] = posed('does it pass', 'plain');
+
+  it('of a verdict is all or nothing', () => {
+    if (pass?.kind !== 'does it pass') throw new Error('another kind');
+    const wrong = pass.truth === 'yes' ? 'no' : 'yes';
+    expect(scoreCall(pass, { kind: 'verdict', verdict: pass.truth })).toBe(1);
+    expect(scoreCall(pass, { kind: 'verdict', verdict: wrong })).toBe(0);
+  });
+
+  it('of a length falls with its share of the longer of both', () => {
+    if (window?.kind !== 'how long is the window') throw new Error('another kind');
+    const score = (factor: number) => scoreCall(window, { kind: 'length', metres: factor * window.truth });
+    expect(score(1)).toBe(1);
+    expect(score(0.5)).toBeCloseTo(0.5, 12);
+    expect(score(2)).toBeCloseTo(0.5, 12);
+    expect(score(0)).toBe(0);
+  });
+
+  it('of a drawn path falls with its mean distance, from all to nothing at half a metre', () => {
+    if (path?.kind !== 'draw the path') throw new Error('another kind');
+    const moved = (by: number): CallAnswer => ({
+      kind: 'path',
+      points: path.truth.map(({ x, y }) => ({ x: x + by, y })),
+    });
+    expect(scoreCall(path, moved(0))).toBeCloseTo(1, 9);
+    expect(scoreCall(path, moved(0.25))).toBeCloseTo(0.5, 9);
+    expect(scoreCall(path, moved(0.6))).toBe(0);
+  });
+
+  it('compares ways as they are walked, not point by point', () => {
+    const straight = [
+      { x: 0, y: 0 },
+      { x: 1, y: 0 },
+    ];
+    const withMore = [0, 0.1, 0.35, 0.8, 1].map((x) => ({ x, y: 0 }));
+    expect(meanApart(straight, withMore)).toBeCloseTo(0, 9);
+    expect(
+      meanApart(
+        straight,
+        straight.map(({ x, y }) => ({ x, y: y + 0.3 })),
+      ),
+    ).toBeCloseTo(0.3, 9);
+    // Backwards it is another way: its ends are a metre apart, its middle is not.
+    expect(meanApart(straight, [...straight].reverse())).toBeCloseTo(0.5, 1);
+    expect(meanApart([], straight)).toBe(Infinity);
+  });
+
+  it('of an answer to another question is refused', () => {
+    for (const kind of CALL_KINDS)
+      expect(['verdict', 'path', 'length', 'side']).toContain(answerKindOf(kind));
+    expect(() => scoreCall(pass!, { kind: 'length', metres: 1 })).toThrow(RangeError);
+    expect(() => scoreCall(path!, { kind: 'side', side: 'left' })).toThrow(RangeError);
+  });
+});

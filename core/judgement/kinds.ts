@@ -1,0 +1,13 @@
+/** What a player is asked to foretell in the trainers. */
+export const CALL_KINDS = [
+  'in-off or not',
+  'does it pass',
+  'draw the path',
+  'how long is the window',
+  'which side of the plant',
+] as const;
+export type CallKind = (typeof CALL_KINDS)[number];
+
+/** How near the positions lie to the border, from plain to see to too close to call. */
+export const DIFFICULTIES = ['plain', 'fair', 'close', 'hair-fine'] as const;
+export type Difficulty = (typeof DIFFICULTIES)[number];

@@ -1,0 +1,74 @@
+import type { Point } from '../math/point.ts';
+import type { BallOnTable, Shot } from '../motion/shot.ts';
+import type { Verdict } from '../planning/foresee.ts';
+import type { ContactSide } from '../shot/plants.ts';
+import type { PocketName } from '../table/pockets.ts';
+import type { CallKind, Difficulty } from './kinds.ts';
+
+/** Where a question's position comes from: a seed, or a drill's planned stroke. */
+export type CallSource =
+  | { readonly kind: 'seed'; readonly seed: number; readonly difficulty: Difficulty }
+  | { readonly kind: 'drill'; readonly slug: string; readonly stage: number };
+
+/** A position that a player is asked about, with what is true of it. */
+export type CallQuestion = {
+  readonly shot: Shot;
+  /** The ball that is potted, and where. */
+  readonly pot: string;
+  readonly pocket: PocketName;
+} & (
+  | {
+      readonly kind: 'in-off or not';
+      readonly truth: Verdict;
+      /** Millimetres from the border; undefined where the cue ball comes near no pocket. */
+      readonly marginMm: number | undefined;
+      readonly near: PocketName | undefined;
+      /** Share of executions by a team player in which it happens. */
+      readonly share: number;
+    }
+  | {
+      readonly kind: 'does it pass';
+      readonly obstacle: BallOnTable;
+      readonly truth: Verdict;
+      readonly marginMm: number | undefined;
+      readonly share: number;
+    }
+  | { readonly kind: 'draw the path'; readonly truth: readonly Point[] }
+  | {
+      readonly kind: 'how long is the window';
+      readonly next: string;
+      readonly nextPocket: PocketName;
+      /** Metres. */
+      readonly truth: number;
+    }
+  | {
+      readonly kind: 'which side of the plant';
+      readonly first: string;
+      readonly truth: ContactSide;
+      readonly gapMm: number;
+      /** Millimetres; undefined when no gap flips it. */
+      readonly flipMm: number | undefined;
+    }
+);
+
+/** A player's call. */
+export type CallAnswer =
+  | { readonly kind: 'verdict'; readonly verdict: Verdict }
+  | { readonly kind: 'path'; readonly points: readonly Point[] }
+  | { readonly kind: 'length'; readonly metres: number }
+  | { readonly kind: 'side'; readonly side: ContactSide };
+
+/** How a question of a kind is answered. */
+export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
+  switch (kind) {
+    case 'in-off or not':
+    case 'does it pass':
+      return 'verdict';
+    case 'draw the path':
+      return 'path';
+    case 'how long is the window':
+      return 'length';
+    case 'which side of the plant':
+      return 'side';
+  }
+}

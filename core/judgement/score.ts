@@ -1,0 +1,60 @@
+import { distance, type Point } from '../math/point.ts';
+import type { CallAnswer, CallQuestion } from './question.ts';
+
+/** A drawn path that is off by this in the mean is worth nothing, metres. */
+const WORTHLESS = 0.5;
+const SAMPLES = 24;
+
+/** Points at even steps along a line. */
+function resampled(points: readonly Point[], count: number): readonly Point[] {
+  const [first] = points;
+  if (first === undefined) return [];
+  const lengths = points.slice(1).map((point, i) => distance(points[i] ?? point, point));
+  const whole = lengths.reduce((sum, each) => sum + each, 0);
+  return Array.from({ length: count }, (_, k) => {
+    let left = (whole * k) / (count - 1);
+    for (const [i, length] of lengths.entries()) {
+      const [a, b] = [points[i], points[i + 1]];
+      if (a === undefined || b === undefined) break;
+      if (left <= length || i === lengths.length - 1) {
+        const share = length === 0 ? 0 : Math.min(1, left / length);
+        return { x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) };
+      }
+      left -= length;
+    }
+    return first;
+  });
+}
+
+/** How far apart two lines are in the mean, each walked from its beginning to its end at an even pace, metres. */
+export function meanApart(a: readonly Point[], b: readonly Point[]): number {
+  const [one, two] = [resampled(a, SAMPLES), resampled(b, SAMPLES)];
+  if (one.length === 0 || two.length === 0) return Infinity;
+  return one.reduce((sum, point, i) => sum + distance(point, two[i] ?? point), 0) / SAMPLES;
+}
+
+/**
+ * What a call is worth, 0…1: a verdict or a side is right or wrong, a drawn path loses by its mean distance from the true
+ * one (nothing left at half a metre), a length by its share of the longer of both.
+ * @throws RangeError for an answer of another kind than the question asks for
+ */
+export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
+  switch (question.kind) {
+    case 'in-off or not':
+    case 'does it pass':
+      if (answer.kind !== 'verdict') break;
+      return answer.verdict === question.truth ? 1 : 0;
+    case 'draw the path':
+      if (answer.kind !== 'path') break;
+      return Math.max(0, 1 - meanApart(answer.points, question.truth) / WORTHLESS);
+    case 'how long is the window': {
+      if (answer.kind !== 'length') break;
+      const longer = Math.max(answer.metres, question.truth);
+      return longer <= 0 ? 1 : 1 - Math.abs(answer.metres - question.truth) / longer;
+    }
+    case 'which side of the plant':
+      if (answer.kind !== 'side') break;
+      return answer.side === question.truth ? 1 : 0;
+  }
+  throw new RangeError(`scoreCall: "${question.kind}" is not answered by a ${answer.kind}`);
+}

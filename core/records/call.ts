@@ -1,0 +1,90 @@
+import { array, lazy, object, type InferType } from 'yup';
+import { CALL_KINDS, DIFFICULTIES } from '../judgement/kinds.ts';
+import { answerKindOf } from '../judgement/question.ts';
+import { PRESET_IDS } from '../table/preset.ts';
+import { choice, count, finite, instant, noneOf, pointSchema, text, uuid } from './fields.ts';
+
+const UNKNOWN = '${path} has the unknown field ${properties}';
+
+function memberOf(value: unknown, members: readonly string[]): string | undefined {
+  if (typeof value !== 'object' || value === null || !('kind' in value)) return undefined;
+  return members.find((name) => name === value.kind);
+}
+
+const SOURCES = {
+  seed: object({ kind: choice(['seed']), seed: count(1, 2 ** 31), difficulty: choice(DIFFICULTIES) }).exact(
+    UNKNOWN,
+  ),
+  drill: object({ kind: choice(['drill']), slug: text(60), stage: count(1, 9) }).exact(UNKNOWN),
+} as const;
+
+const sourceSchema = lazy((value: unknown) => {
+  const kind = memberOf(value, Object.keys(SOURCES));
+  return kind === 'seed'
+    ? SOURCES.seed
+    : kind === 'drill'
+      ? SOURCES.drill
+      : noneOf('kind', Object.keys(SOURCES));
+});
+
+const ANSWERS = {
+  verdict: object({ kind: choice(['verdict']), verdict: choice(['yes', 'no', 'too close']) }).exact(UNKNOWN),
+  path: object({
+    kind: choice(['path']),
+    points: array(pointSchema.required('${path} is missing'))
+      .required('${path} is missing')
+      .min(2, '${path} needs at least two points')
+      .max(60, '${path} has at most 60 points'),
+  }).exact(UNKNOWN),
+  length: object({
+    kind: choice(['length']),
+    metres: finite().min(0, '${path} must be at least 0').max(20, '${path} must be at most 20'),
+  }).exact(UNKNOWN),
+  side: object({ kind: choice(['side']), side: choice(['left', 'full', 'right']) }).exact(UNKNOWN),
+} as const;
+
+const answerSchema = lazy((value: unknown) => {
+  const kind = memberOf(value, Object.keys(ANSWERS));
+  switch (kind) {
+    case 'verdict':
+      return ANSWERS.verdict.required('${path} is missing');
+    case 'path':
+      return ANSWERS.path.required('${path} is missing');
+    case 'length':
+      return ANSWERS.length.required('${path} is missing');
+    case 'side':
+      return ANSWERS.side.required('${path} is missing');
+    default:
+      return noneOf('kind', Object.keys(ANSWERS));
+  }
+});
+
+const score = () => finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1');
+
+/** A second opinion that was locked before the reveal. */
+const coachCallSchema = object({ answer: answerSchema, score: score() }).exact(UNKNOWN);
+
+const fields = {
+  kind: choice(CALL_KINDS),
+  preset: choice(PRESET_IDS),
+  source: sourceSchema,
+  answer: answerSchema,
+  /** What the call was worth, 0…1. */
+  score: score(),
+  coach: coachCallSchema.nullable().defined('${path} is missing'),
+  calledAt: instant(),
+};
+
+/** A call as a device sends it; the id comes with the address, so that it is kept once however often it is sent. */
+export const newCallSchema = object({ playerId: uuid(), ...fields })
+  .exact('${properties} is not a field of this request')
+  .required()
+  .test('answers', 'answer.kind does not answer this kind of question', ({ kind, answer, coach }) => {
+    const wanted = answerKindOf(kind);
+    return answer.kind === wanted && (coach === null || coach.answer.kind === wanted);
+  });
+export type NewCall = InferType<typeof newCallSchema>;
+
+export const callSchema = object({ id: uuid(), ...fields }).required();
+export type StoredCall = InferType<typeof callSchema>;
+export const callsSchema = array(callSchema).required();

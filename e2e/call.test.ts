@@ -1,0 +1,127 @@
+import type { Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { callsSchema } from '../core/records/call.ts';
+import { playersSchema } from '../core/records/club.ts';
+import { pixelOf, reads, signIn } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+
+let browser: Browser;
+let page: Page;
+beforeAll(async () => {
+  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  page = await browser.context.newPage();
+  await signIn(page);
+});
+afterAll(() => browser.close());
+
+const open = (kind: string, level: string) =>
+  page.goto(`/lab/call?kind=${encodeURIComponent(kind)}&level=${level}`);
+const press = (name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' }).click();
+
+async function callBy(name: string) {
+  await page.getByRole('combobox', { name: 'Who calls' }).click();
+  await page.getByRole('option', { name }).click();
+}
+
+describe('a call', () => {
+  it('is committed before the reveal, a coach’s answer locked beside it, and both are scored and kept', async () => {
+    await open('does it pass', 'plain');
+    await callBy('Wren Sallow');
+    await press('Set a position');
+    await press('Yes');
+    expect(await page.getByTestId('call-truth').count()).toBe(0);
+    await press('Commit');
+    await press('No');
+    await press('Lock');
+    await page.getByText('the coach’s answer is locked').waitFor();
+    await press('Reveal');
+    await reads(page.getByTestId('call-score'), /^(0|100) %$/);
+    const truth = (await page.getByTestId('call-truth').textContent()) ?? '';
+    const score = await page.getByTestId('call-score').textContent();
+    // One of the two is right, and the reason says which.
+    expect(score).toBe(truth.startsWith('Yes') ? '100 %' : '0 %');
+    await page.getByText(`the coach: no, ${score === '100 %' ? '0' : '100'} %.`).waitFor();
+    await page
+      .getByRole('region', { name: 'Judgement' })
+      .getByRole('cell', { name: 'Does it pass' })
+      .waitFor();
+
+    const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
+    const wren = players.find((each) => each.name === 'Wren Sallow');
+    const calls = await callsSchema.validate(
+      await (await page.request.get(`/api/players/${wren?.id ?? ''}/calls`)).json(),
+    );
+    expect(calls[0]).toMatchObject({
+      kind: 'does it pass',
+      answer: { kind: 'verdict', verdict: 'yes' },
+      score: score === '100 %' ? 1 : 0,
+      coach: { answer: { kind: 'verdict', verdict: 'no' } },
+    });
+    await page.goto(`/players/${wren?.id ?? ''}`);
+    await page
+      .getByRole('region', { name: 'Judgement' })
+      .getByRole('cell', { name: 'Does it pass' })
+      .waitFor();
+  });
+
+  it('of a path is drawn by taps or by keys, and gone through again', async () => {
+    await open('draw the path', 'plain');
+    await press('Set a position');
+    const commit = page.getByRole('button', { name: 'Commit' });
+    await commit.waitFor();
+    expect(await commit.isDisabled()).toBe(true);
+    const at = await pixelOf(page, { x: 1.2, y: 0.7 });
+    await page.mouse.click(at.x, at.y);
+    await page.getByText('1 stretch drawn.').waitFor();
+    await press('Take the last back');
+    await page.getByRole('application').focus();
+    for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await page.getByText('1 stretch drawn.').waitFor();
+    await press('Commit');
+    await press('Reveal');
+    await reads(page.getByTestId('call-score'), /^\d+ %$/);
+    await press('Play it again');
+    await press('Next position');
+    await page.getByText('Tap the table').waitFor();
+  });
+
+  it.each([
+    ['in-off or not', 'fair', async () => press('No')],
+    ['which side of the plant', 'plain', async () => press('Left')],
+    ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
+    ['draw the path', 'library', undefined],
+  ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {
+    await open(kind, level);
+    await press('Set a position');
+    await page.getByRole('button', { name: 'Commit' }).waitFor();
+    if (answer !== undefined) {
+      await answer();
+      await press('Commit');
+      await press('Reveal');
+      await reads(page.getByTestId('call-score'), /^\d+ %$/);
+      expect(((await page.getByTestId('call-truth').textContent()) ?? '').length).toBeGreaterThan(20);
+    }
+  });
+
+  it('by a player has no coach beside it', async () => {
+    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const own = await other.context.newPage();
+    await signIn(own, /Wren/);
+    await own.goto('/lab/call?kind=does%20it%20pass&level=plain');
+    expect(await own.getByRole('combobox', { name: 'Who calls' }).count()).toBe(0);
+    await own.getByRole('button', { name: 'Set a position' }).click();
+    await own.getByRole('button', { name: 'No', exact: true }).click();
+    await own.getByRole('button', { name: 'Commit' }).click();
+    await own.getByRole('button', { name: 'Reveal' }).waitFor();
+    expect(await own.getByRole('button', { name: 'Lock' }).count()).toBe(0);
+    await own.getByRole('button', { name: 'Reveal' }).click();
+    await reads(own.getByTestId('call-score'), /^(0|100) %$/);
+    await own
+      .getByRole('region', { name: 'Judgement' })
+      .getByRole('cell', { name: 'Does it pass' })
+      .waitFor();
+    await other.close();
+  });
+});

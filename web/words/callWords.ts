@@ -1,0 +1,102 @@
+import type { CallKind, Difficulty } from '../../core/judgement/kinds.ts';
+import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
+import { centimetres, percent } from './units.ts';
+import { capital, termIn, type Vocabulary } from './vocabulary.ts';
+
+/** What a trainer of a kind is called. */
+export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
+  switch (kind) {
+    case 'in-off or not':
+      return `${capital(termIn(vocabulary, 'inOff'))} or not`;
+    case 'does it pass':
+      return 'Does it pass';
+    case 'draw the path':
+      return 'Draw the path';
+    case 'how long is the window':
+      return 'How long is the window';
+    case 'which side of the plant':
+      return vocabulary === 'pool' ? 'Which side of the combination' : 'Which side of the plant';
+  }
+}
+
+export const DIFFICULTY_WORDS: Readonly<Record<Difficulty, string>> = {
+  plain: 'Plain to see',
+  fair: 'Fair',
+  close: 'Close',
+  'hair-fine': 'Hair-fine, some too close to call',
+};
+
+/** What the player is asked, in a sentence. */
+export function questionWords(question: CallQuestion, vocabulary: Vocabulary): string {
+  const pot = `The ${question.pot} goes into the ${question.pocket.replace('-', ' ')} pocket`;
+  switch (question.kind) {
+    case 'in-off or not':
+      return `${pot}. Does the cue ball fall?`;
+    case 'does it pass':
+      return `${pot}. Does the cue ball pass the ${question.obstacle.id}?`;
+    case 'draw the path':
+      return `${pot}. Tap the cue ball’s way from the hit to where it stops.`;
+    case 'how long is the window':
+      return `${pot}. For how much of the cue ball’s way is a team player on the ${question.next} into the ${question.nextPocket.replace('-', ' ')} pocket?`;
+    case 'which side of the plant':
+      return `The ${question.first} is to send the ${question.pot} into the ${question.pocket.replace('-', ' ')} pocket; ${
+        question.gapMm === 0 ? 'they touch' : `they lie ${question.gapMm.toFixed(1)} mm apart`
+      }. On which side is the ${question.first} hit? ${vocabulary === 'pool' ? 'Centre ball' : 'Plain ball'}, medium pace.`;
+  }
+}
+
+export function answerWords(answer: CallAnswer): string {
+  switch (answer.kind) {
+    case 'verdict':
+      return answer.verdict;
+    case 'path':
+      return `a way of ${answer.points.length} points`;
+    case 'length':
+      return centimetres(answer.metres);
+    case 'side':
+      return answer.side;
+  }
+}
+
+function marginWords(marginMm: number | undefined): string {
+  return marginMm === undefined ? '' : ` by ${Math.abs(marginMm).toFixed(0)} mm`;
+}
+
+/** What is true, and why: shown with the reveal. */
+export function explainCall(question: CallQuestion, vocabulary: Vocabulary): string {
+  switch (question.kind) {
+    case 'in-off or not': {
+      const pocket =
+        question.near === undefined ? 'any pocket' : `the ${question.near.replace('-', ' ')} pocket`;
+      const word = termIn(vocabulary, 'inOff');
+      const share = `Of 200 strokes by a team player ${percent(question.share)} end in ${vocabulary === 'pool' ? 'a' : 'an'} ${word}.`;
+      if (question.truth === 'too close') {
+        return `Too close to call: ${marginWords(question.marginMm).trim()} its way goes one way or the other at ${pocket}. ${share}`;
+      }
+      return question.truth === 'yes'
+        ? `Yes: it falls into ${pocket}${marginWords(question.marginMm)}. ${share}`
+        : `No: it misses ${pocket}${marginWords(question.marginMm)}. ${share}`;
+    }
+    case 'does it pass': {
+      const share = `It passes in ${percent(question.share)} of 200 strokes by a team player.`;
+      const ball = `the ${question.obstacle.id}`;
+      if (question.truth === 'too close') {
+        return `Too close to call: ${(question.marginMm ?? 0) >= 0 ? 'a gap of' : 'an overlap of'}${marginWords(question.marginMm).replace(' by', '')}. ${share}`;
+      }
+      return question.truth === 'yes'
+        ? `Yes: it passes ${ball}${marginWords(question.marginMm)}. ${share}`
+        : `No: it meets ${ball}; it would have to lie ${Math.abs(question.marginMm ?? 0).toFixed(0)} mm farther away. ${share}`;
+    }
+    case 'draw the path':
+      return 'The line is the cue ball’s way as the simulator plays it.';
+    case 'how long is the window':
+      return `You are on the ${question.next} for ${centimetres(question.truth)} of the way.`;
+    case 'which side of the plant': {
+      const flip =
+        question.flipMm === undefined
+          ? 'No gap up to 12 mm changes the side.'
+          : `The side changes at a gap of about ${question.flipMm.toFixed(1)} mm: nearer, the first ball pulls the second along; farther apart, it is sent off on a way of its own.`;
+      return `Hit it on the ${question.truth}. ${flip}`;
+    }
+  }
+}
