@@ -27,7 +27,7 @@ async function callBy(name: string) {
 describe('a call', () => {
   it('is committed before the reveal, a coach’s answer locked beside it, and both are scored and kept', async () => {
     await open('does it pass', 'plain');
-    await callBy('Wren Sallow');
+    await callBy('Corin Ash');
     await press('Set a position');
     await press('Yes');
     expect(await page.getByTestId('call-truth').count()).toBe(0);
@@ -48,9 +48,9 @@ describe('a call', () => {
       .waitFor();
 
     const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
-    const wren = players.find((each) => each.name === 'Wren Sallow');
+    const corin = players.find((each) => each.name === 'Corin Ash');
     const calls = await callsSchema.validate(
-      await (await page.request.get(`/api/players/${wren?.id ?? ''}/calls`)).json(),
+      await (await page.request.get(`/api/players/${corin?.id ?? ''}/calls`)).json(),
     );
     expect(calls[0]).toMatchObject({
       kind: 'does it pass',
@@ -58,11 +58,31 @@ describe('a call', () => {
       score: score === '100 %' ? 1 : 0,
       coach: { answer: { kind: 'verdict', verdict: 'no' } },
     });
-    await page.goto(`/players/${wren?.id ?? ''}`);
+    await page.goto(`/players/${corin?.id ?? ''}`);
     await page
       .getByRole('region', { name: 'Judgement' })
       .getByRole('cell', { name: 'Does it pass' })
       .waitFor();
+  });
+
+  it('without network waits on the device, and is sent once when it is back', async () => {
+    await open('does it pass', 'plain');
+    await callBy('Tamsin Gull');
+    await press('Set a position');
+    await press('No');
+    await press('Commit');
+    await page.context().setOffline(true);
+    await press('Reveal');
+    await reads(page.getByTestId('call-score'), /^(0|100) %$/);
+    await page.getByText('A call waits').waitFor();
+    await page.context().setOffline(false);
+    await page.getByText('A call waits').waitFor({ state: 'detached' });
+    const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
+    const tamsin = players.find((each) => each.name === 'Tamsin Gull');
+    const calls = await callsSchema.validate(
+      await (await page.request.get(`/api/players/${tamsin?.id ?? ''}/calls`)).json(),
+    );
+    expect(calls).toHaveLength(1);
   });
 
   it('of a path is drawn by taps or by keys, and gone through again', async () => {

@@ -8,7 +8,7 @@ import { simulate } from './simulate.ts';
 
 /** Positions must agree to this, metres. */
 const AGREE = 1e-3;
-const STEP = 4e-5;
+const STEP = 8e-5;
 /**
  * A shot is chaotic, for this comparison, when a change that is far below what anybody can see moves a ball by more
  * than a tenth of what is asked: the direction turned by 2·10⁻⁶ rad and the pace changed by as many parts.

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { callsSchema } from '../../core/records/call.ts';
 import { playersSchema, roundsSchema } from '../../core/records/club.ts';
 import { createTestApp, cookieOf, post, send, type TestApp } from '../testing/club.ts';
 import { loadDemo } from './load.ts';
@@ -47,6 +48,24 @@ it('shows a climb and a comeback in the scores that the real code counted', asyn
   const [before, slump, after] = [comeback.slice(0, 6), comeback.slice(8, 12), comeback.slice(-4)];
   expect(average(slump)).toBeLessThan(average(before) - 2);
   expect(average(after)).toBeGreaterThan(average(slump) + 2);
+});
+
+it('has players who called positions, well but not always right, and others who did not', async () => {
+  const players = await playersSchema.validate(
+    await (await send(test.app, 'GET', '/api/players', { cookie })).json(),
+  );
+  const counts: number[] = [];
+  const scores: number[] = [];
+  for (const { id } of players) {
+    const reply = await send(test.app, 'GET', `/api/players/${id}/calls`, { cookie });
+    const calls = await callsSchema.validate(await reply.json());
+    counts.push(calls.length);
+    scores.push(...calls.map(({ score }) => score));
+  }
+  expect(counts.filter((count) => count > 4).length).toBeGreaterThan(2);
+  expect(counts).toContain(0);
+  expect(average(scores)).toBeGreaterThan(0.4);
+  expect(average(scores)).toBeLessThan(0.98);
 });
 
 it('lets each of its sign-ins in', async () => {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Pool, PoolConnection } from 'mysql2/promise';
 import { playOnce } from '../../core/planning/cloud.ts';
-import { execute } from '../../core/player/execute.ts';
+import { executed } from '../../core/player/execute.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
@@ -32,11 +32,14 @@ import {
   type Career,
   type DemoPlayer,
 } from './people.ts';
+import { callPositions } from './calls.ts';
 import { DEMO_TABLES, type DemoTable } from './tables.ts';
 
 const SEED = 4610;
 const DAY_MS = 86_400_000;
 const SECONDS_PER_SHOT = 35;
+/** Every so many of the players use the trainers. */
+const CALLERS_OF = 3;
 
 /** The same name gives the same id, so that links into the demo stay good when it is made anew. */
 function idOf(name: string): string {
@@ -89,6 +92,16 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
         passwordHash: own ? (passwords[DEMO_COACHES.length] ?? null) : null,
       });
       await playCareer(db, { clubId, player, drills, random: createRandom(SEED + i), now });
+      if (i % CALLERS_OF === 0) {
+        await callPositions(db, {
+          playerId: idOf(player.name),
+          preset:
+            drills.find(({ document }) => document.slug === player.drills[0])?.document.table ?? 'pool-9ft',
+          random: createRandom(SEED + 100 + i),
+          now,
+          idOf: (n) => idOf(`${player.name} call ${String(n)}`),
+        });
+      }
     }
     const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
     for (const entry of drills.filter(({ document }) => played.has(document.slug))) {
@@ -216,10 +229,7 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   const error = executionErrorAt(round.rating, plan.shot.table.preset.game);
   const task = { object: document.task.pot, pocket: document.task.pocket };
   for (let ordinal = 1; ordinal <= shots; ordinal++) {
-    const { outcome, landing } = playOnce(
-      { ...plan.shot, strike: execute(plan.shot.strike, error, random) },
-      task,
-    );
+    const { outcome, landing } = playOnce(executed(plan.shot, error, random), task);
     const potted = outcome === 'potted';
     const review = potted ? reviewLanding(plan, landing) : undefined;
     const attempt: StoredAttempt = {

@@ -13,6 +13,7 @@ import { clock } from '../app/dates.ts';
 import { usePlayback } from '../drills/usePlayback.ts';
 import { chooseShipped } from '../hall/tableChoice.ts';
 import { arrowStep } from '../table/arrowStep.ts';
+import { UndoRedo } from '../app/UndoRedo.tsx';
 import { BallsPanel } from './BallsPanel.tsx';
 import { DesignerTable, type Tool } from './DesignerTable.tsx';
 import { DesignerTools } from './DesignerTools.tsx';
@@ -135,22 +136,13 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
             value={drill.title}
             onChange={(event) => edit(withTitle(drill, event.currentTarget.value, basedOn !== null), 'title')}
           />
-          <Button
-            variant="default"
-            disabled={history.past.length === 0}
-            onClick={() => setHistory(undo)}
-            title="Ctrl Z"
-          >
-            Undo
-          </Button>
-          <Button
-            variant="default"
-            disabled={history.future.length === 0}
-            onClick={() => setHistory(redo)}
-            title="Ctrl Shift Z"
-          >
-            Redo
-          </Button>
+          <UndoRedo
+            size="sm"
+            past={history.past}
+            future={history.future}
+            onUndo={() => setHistory(undo)}
+            onRedo={() => setHistory(redo)}
+          />
           <Button disabled={!ready} onClick={() => void save()}>
             {basedOn === null ? 'Save' : `Save as revision ${basedOn + 1}`}
           </Button>

@@ -13,6 +13,7 @@ import { CUE_REACH } from '../../core/table/room.ts';
 import { tablesQuery } from '../api/queries.ts';
 import { KeyCap } from '../app/KeyCap.tsx';
 import { Loading } from '../app/Loading.tsx';
+import { UndoRedo } from '../app/UndoRedo.tsx';
 import { BallPanel } from './BallPanel.tsx';
 import { addBall, moveBall, onTable, removeBall, shotToLink } from './labShot.ts';
 import { labReducer, startLab, withParameters, withStrike, type ChosenTable } from './labState.ts';
@@ -145,22 +146,12 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
       </Stack>
       <div className="lab-side">
         <Group gap={6}>
-          <Button
-            size="xs"
-            variant="default"
-            disabled={state.past.length === 0}
-            onClick={() => dispatch({ kind: 'undo' })}
-          >
-            Undo
-          </Button>
-          <Button
-            size="xs"
-            variant="default"
-            disabled={state.future.length === 0}
-            onClick={() => dispatch({ kind: 'redo' })}
-          >
-            Redo
-          </Button>
+          <UndoRedo
+            past={state.past}
+            future={state.future}
+            onUndo={() => dispatch({ kind: 'undo' })}
+            onRedo={() => dispatch({ kind: 'redo' })}
+          />
           <Button
             size="xs"
             variant="default"

@@ -15,7 +15,7 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
     case 'how long is the window':
       return 'How long is the window';
     case 'which side of the plant':
-      return vocabulary === 'pool' ? 'Which side of the combination' : 'Which side of the plant';
+      return `Which side of the ${termIn(vocabulary, 'plant')}`;
   }
 }
 

@@ -10,6 +10,9 @@ const TERMS = {
   side: { pool: 'english', snooker: 'side' },
   centreBall: { pool: 'centre ball', snooker: 'plain ball' },
   headEnd: { pool: 'head', snooker: 'baulk' },
+  plant: { pool: 'combination', snooker: 'plant' },
+  double: { pool: 'bank', snooker: 'double' },
+  rest: { pool: 'bridge', snooker: 'rest' },
   footEnd: { pool: 'foot', snooker: 'top' },
 } as const;
 

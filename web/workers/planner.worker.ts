@@ -3,33 +3,27 @@ import { planShot, UnplayableDrillError } from '../../core/drill/plannedShot.ts'
 import { poseFromPlan, poseFromSeed } from '../../core/judgement/pose.ts';
 import { distance, type Point } from '../../core/math/point.ts';
 import { contactDistance } from '../../core/motion/ballBall.ts';
-import type { BallOnTable, Shot } from '../../core/motion/shot.ts';
+import type { Shot } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
-import { assessStroke, leftOnTable, type Aims } from '../../core/planning/aftermath.ts';
+import { assessStroke, leftOnTable } from '../../core/planning/aftermath.ts';
 import { backwardMap } from '../../core/planning/backward.ts';
 import { searchBreakOuts } from '../../core/planning/breakOut.ts';
 import { foreseeInOff, foreseePass } from '../../core/planning/foresee.ts';
 import { gridOver } from '../../core/planning/grid.ts';
 import { missSides } from '../../core/planning/missSide.ts';
-import { potLines, potOptions, type PotLine } from '../../core/planning/potOptions.ts';
+import { potLines, potOptions } from '../../core/planning/potOptions.ts';
 import { ribbonOf } from '../../core/planning/ribbon.ts';
 import { searchRoutes, type RouteQuestion } from '../../core/planning/routes.ts';
 import { paceWindow } from '../../core/planning/stops.ts';
-import { windowAmong } from '../../core/planning/windowAmong.ts';
-import type { PositionWindow } from '../../core/planning/window.ts';
-import { cueingOf, hampered, type CueingOptions } from '../../core/player/cueing.ts';
 import { executed } from '../../core/player/execute.ts';
 import { createRandom } from '../../core/random/random.ts';
-import { acceptanceOf, type Acceptance } from '../../core/shot/acceptance.ts';
-import { aimToPot } from '../../core/shot/aim.ts';
+import { acceptanceOf } from '../../core/shot/acceptance.ts';
 import { cutTo } from '../../core/shot/cut.ts';
 import { kissesTwice, solveDouble } from '../../core/shot/doubles.ts';
 import { naturalPath } from '../../core/shot/naturalPath.ts';
 import { passingGap } from '../../core/shot/passing.ts';
 import { flipGap, solvePlant } from '../../core/shot/plants.ts';
 import { pocketMargin } from '../../core/shot/pocketMargin.ts';
-import { POCKET_NAMES, type PocketName } from '../../core/table/pockets.ts';
-import { buildCustomTable, type Table } from '../../core/table/table.ts';
 import type {
   NoPicture,
   PlannedStroke,
@@ -37,13 +31,20 @@ import type {
   PositionQuestion,
   SearchKind,
   ShotPicture,
-  TableText,
 } from './plannerProtocol.ts';
 
+import {
+  aimsFor,
+  FINE_STEP,
+  pocketsOf,
+  prepare,
+  ROUGH_STEP,
+  solved,
+  tableOf,
+  windowFor,
+} from './plannerQuestion.ts';
+
 const SEED = 4610;
-/** Widest distance between two points of a window: while a ball is moved, and once it lies still, metres. */
-const ROUGH_STEP = 0.06;
-const FINE_STEP = 0.025;
 /** Executions behind a verdict, and of the cloud that stands. */
 const VERDICTS = 300;
 const CLOUD = 1000;
@@ -52,143 +53,6 @@ const NEAR_PASS = 0.09;
 /** How near to a wanted place a stroke may end and still be one that goes there, metres. */
 const WANTED_ROOM = 0.3;
 const DOUBLES = 150;
-
-/** Small memories of what does not change from one question to the next; the oldest goes first. */
-function remember<T>(most: number): (key: string, make: () => T) => T {
-  const kept = new Map<string, T>();
-  return (key, make) => {
-    const known = kept.get(key);
-    if (known !== undefined) return known;
-    const made = make();
-    kept.set(key, made);
-    const [oldest] = kept.keys();
-    if (kept.size > most && oldest !== undefined) kept.delete(oldest);
-    return made;
-  };
-}
-
-const tables = remember<Table>(4);
-const windows = remember<PositionWindow>(12);
-const acceptances = remember<{ readonly found: Acceptance | undefined }>(40);
-
-function tableOf(text: TableText): Table {
-  return tables(JSON.stringify(text), () => buildCustomTable(text.preset, text.parameters, true));
-}
-
-/** A question with what it takes to answer it. */
-interface Prepared {
-  readonly table: Table;
-  readonly cue: BallOnTable;
-  readonly object: BallOnTable;
-  /** Object balls that stay after the pot. */
-  readonly others: readonly BallOnTable[];
-  readonly acceptance: Acceptance | undefined;
-  readonly cueing: CueingOptions;
-}
-
-function prepare(question: PositionQuestion): Prepared {
-  const table = tableOf(question.table);
-  const cue = question.balls.find(({ id }) => id === question.cue);
-  const object = question.balls.find(({ id }) => id === question.pot);
-  if (cue === undefined || object === undefined) throw new RangeError('planner: a ball is missing');
-  const key = JSON.stringify([question.table, object, question.pocket]);
-  return {
-    table,
-    cue,
-    object,
-    others: question.balls.filter((ball) => ball !== cue && ball !== object),
-    acceptance: acceptances(key, () => ({ found: acceptanceOf(table, object, question.pocket) })).found,
-    cueing: { hand: question.hand, ...(question.room === null ? {} : { room: question.room }) },
-  };
-}
-
-/** Pockets of the next ball that count. */
-function pocketsOf({ nextPocket }: PositionQuestion): readonly PocketName[] {
-  return nextPocket === null ? POCKET_NAMES : [nextPocket];
-}
-
-function windowFor(
-  question: PositionQuestion,
-  { table, others, cueing }: Prepared,
-  step: number,
-): PositionWindow {
-  const { next, nextPocket, after, error, hand, room } = question;
-  return windows(
-    JSON.stringify([question.table, others, next, nextPocket, after, error, hand, room, step]),
-    () => {
-      const lines = potLines(table, others, next, acceptanceOf, pocketsOf(question));
-      if (after === null || step === ROUGH_STEP)
-        return windowAmong(table, lines, others, error, { step, ...cueing });
-      return servingWindow(question, lines, { table, others, cueing });
-    },
-  );
-}
-
-/** The chance of the next ball and, by a plain stroke, of the one after it: the map of the one before the window of the other. */
-function servingWindow(
-  { after, error }: PositionQuestion,
-  lines: readonly PotLine[],
-  { table, others, cueing }: Pick<Prepared, 'table' | 'others' | 'cueing'>,
-): PositionWindow {
-  const maps = lines.map((line) => {
-    const left = others.filter(({ id }) => id !== line.ball);
-    const afterLines = potLines(table, left, after === null ? [] : [after], acceptanceOf);
-    const map = windowAmong(table, afterLines, left, error, { step: ROUGH_STEP, ...cueing });
-    const search = backwardMap(table, line, left, { kind: 'map', map }, error, cueing);
-    for (;;) {
-      const step = search.next();
-      if (step.done === true) return step.value.map;
-    }
-  });
-  const [first] = maps;
-  if (first === undefined) return gridOver(table, ROUGH_STEP, () => 0);
-  return {
-    ...first,
-    chances: first.chances.map((_, k) => Math.max(...maps.map(({ chances }) => chances[k] ?? 0))),
-  };
-}
-
-function aimsFor(question: PositionQuestion, prepared: Prepared, window: PositionWindow): Aims {
-  return {
-    task: { object: question.pot, pocket: question.pocket },
-    wanted: { balls: question.next, pockets: pocketsOf(question) },
-    window,
-    error: question.error,
-    confidence: question.confidence,
-    ...prepared.cueing,
-  };
-}
-
-/** The stroke solved, with its window and the player's errors as they are where it is cued. */
-function solved(question: PositionQuestion, stroke: PlannedStroke, step: number) {
-  const prepared = prepare(question);
-  const { table, cue, object, others, cueing } = prepared;
-  const { pocketSide, ...plan } = stroke;
-  const aim = aimToPot(
-    table,
-    question.balls,
-    { ball: question.cue, ...plan },
-    question.pot,
-    question.pocket,
-    pocketSide,
-  );
-  if (aim.kind === 'no-way') return aim;
-  const window = windowFor(question, prepared, step);
-  const held = cueingOf(table, cue, [object, ...others], aim.shot.strike.direction, {
-    ...cueing,
-    tipHeight: stroke.tip.height,
-  });
-  return {
-    kind: 'pots' as const,
-    ...prepared,
-    shot: aim.shot,
-    result: aim.result,
-    window,
-    held,
-    aims: aimsFor(question, prepared, window),
-    worse: hampered(question.error, held.because),
-  };
-}
 
 function pictureOf(
   question: PositionQuestion,

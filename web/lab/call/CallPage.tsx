@@ -1,81 +1,25 @@
-import { Alert, Button, Group, Select, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Alert, Button, Group, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { isPositionDrill } from '../../../core/drill/positionDrill.ts';
 import { atStage } from '../../../core/drill/stage.ts';
-import { isPositionDrill, type PositionDrill } from '../../../core/drill/positionDrill.ts';
-import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../../core/judgement/kinds.ts';
-import { pathAfterHit } from '../../../core/judgement/pose.ts';
-import type { CallAnswer, CallQuestion, CallSource } from '../../../core/judgement/question.ts';
+import { pathAfterHit } from '../../../core/judgement/pose/path.ts';
+import type { CallAnswer } from '../../../core/judgement/question.ts';
 import type { Point } from '../../../core/math/point.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { NewCall } from '../../../core/records/call.ts';
-import { PRESET_IDS, type PresetId } from '../../../core/table/preset.ts';
-import { TABLE_PRESETS } from '../../../core/table/presets.ts';
-import { call } from '../../api/client.ts';
-import { drillsQuery, playerCallsQuery, playersQuery } from '../../api/queries.ts';
+import { drillsQuery, playersQuery } from '../../api/queries.ts';
 import { useViewer } from '../../app/viewer.ts';
-import {
-  answerWords,
-  DIFFICULTY_WORDS,
-  explainCall,
-  kindWords,
-  questionWords,
-} from '../../words/callWords.ts';
-import { paceWord } from '../eventWords.ts';
-import { percent } from '../../words/units.ts';
-import { useWords } from '../../words/useWords.ts';
-import { searchPlanner } from '../../workers/planner.ts';
 import { LabTabs } from '../LabTabs.tsx';
 import { useReplay } from '../replay.ts';
-import { tipWords } from '../TipPicker.tsx';
-import { AnswerForm } from './AnswerForm.tsx';
+import { AskCard } from './AskCard.tsx';
+import { askingFrom, pose, type PositionOfDrill } from './callAsking.ts';
+import { CallCard } from './CallCard.tsx';
 import { CallRecord } from './CallRecord.tsx';
 import { callReducer, type CallState } from './callState.ts';
 import { CallTable } from './CallTable.tsx';
-
-/** What is asked for: all of it stands in the address. */
-interface Asking {
-  readonly kind: CallKind;
-  readonly difficulty: Difficulty | 'library';
-  readonly preset: PresetId;
-}
-
-function askingFrom(params: URLSearchParams): Asking {
-  return {
-    kind: CALL_KINDS.find((kind) => kind === params.get('kind')) ?? 'in-off or not',
-    difficulty: [...DIFFICULTIES, 'library' as const].find((each) => each === params.get('level')) ?? 'plain',
-    preset: PRESET_IDS.find((id) => id === params.get('table')) ?? 'pool-9ft',
-  };
-}
-
-interface PositionOfDrill {
-  readonly drill: PositionDrill;
-  readonly stage: number;
-}
-
-/** Makes up the next position; seeds go on from a random one, a drill is drawn at random. */
-async function pose(
-  { kind, difficulty, preset }: Asking,
-  seed: number,
-  drills: readonly PositionOfDrill[],
-): Promise<{ readonly question: CallQuestion; readonly source: CallSource } | undefined> {
-  const { parameters } = TABLE_PRESETS[preset];
-  const table = { preset: TABLE_PRESETS[preset], parameters };
-  if (difficulty !== 'library') {
-    const question = await searchPlanner().pose(table, kind, difficulty, seed);
-    return question && { question, source: { kind: 'seed', seed, difficulty } };
-  }
-  for (let k = 0; k < drills.length; k++) {
-    const chosen = drills[(seed + k) % drills.length];
-    if (chosen === undefined) continue;
-    const question = await searchPlanner().poseDrill(chosen.drill, table, kind);
-    if (question !== undefined) {
-      return { question, source: { kind: 'drill', slug: chosen.drill.slug, stage: chosen.stage } };
-    }
-  }
-  return undefined;
-}
+import { useCallOutbox } from './useCallOutbox.ts';
 
 const LARGEST_SEED = 1_000_000;
 
@@ -89,8 +33,6 @@ export function CallPage() {
   const [params, setParams] = useSearchParams();
   const asking = askingFrom(params);
   const viewer = useViewer();
-  const { vocabulary } = useWords();
-  const queries = useQueryClient();
   const players = useQuery(playersQuery);
   const drills = useQuery(drillsQuery);
   const [playerId, setPlayerId] = useState<string | null>(viewer.role === 'player' ? viewer.id : null);
@@ -122,35 +64,26 @@ export function CallPage() {
     },
     networkMode: 'always',
   });
-  const keeping = useMutation({
-    mutationFn: ({ id, body }: { readonly id: string; readonly body: NewCall }) =>
-      call('PUT', `/calls/${id}`, body),
-    retry: 3,
-    onSuccess: (_, { body }) =>
-      queries.invalidateQueries({ queryKey: playerCallsQuery(body.playerId).queryKey }),
-  });
+  const outbox = useCallOutbox();
 
   const revealed = state.step === 'revealed';
 
-  /** Shows the answer and keeps the call, once: the id is made here. */
+  /** Shows the answer and keeps the call. */
   function reveal() {
     const next = callReducer(state, { kind: 'reveal' });
     if (next.step !== 'revealed') return;
     dispatch({ kind: 'reveal' });
     replay.play();
     if (playerId === null) return;
-    keeping.mutate({
-      id: crypto.randomUUID(),
-      body: {
-        playerId,
-        kind: next.question.kind,
-        preset: next.question.shot.table.preset.id,
-        source: next.source,
-        answer: sent(next.answer),
-        score: next.score,
-        coach: next.coach && { answer: sent(next.coach.answer), score: next.coach.score },
-        calledAt: new Date().toISOString(),
-      },
+    outbox.keep({
+      playerId,
+      kind: next.question.kind,
+      preset: next.question.shot.table.preset.id,
+      source: next.source,
+      answer: sent(next.answer),
+      score: next.score,
+      coach: next.coach && { answer: sent(next.coach.answer), score: next.coach.score },
+      calledAt: new Date().toISOString(),
     });
   }
 
@@ -198,142 +131,48 @@ export function CallPage() {
             replay={replay}
           />
         )}
-        {question !== undefined && (
-          <section className="card" aria-labelledby="call-question">
-            <Title order={2} size="h3" id="call-question">
-              {questionWords(question, vocabulary)}
-            </Title>
-            {question.kind !== 'which side of the plant' && (
-              <Text size="sm" mt={4}>
-                The stroke: {question.shot.strike.speed.toFixed(1)} m/s,{' '}
-                {paceWord(question.shot.strike.speed)}; tip {tipWords(question.shot.strike.tip)}.
-              </Text>
-            )}
-            <Group mt={10}>
-              {state.step === 'asked' && (
-                <AnswerForm
-                  key="player"
-                  question={question}
-                  tooClose={asking.difficulty === 'hair-fine' || asking.difficulty === 'library'}
-                  points={points}
-                  onUndoPoint={() => setPoints((before) => before.slice(0, -1))}
-                  verb="Commit"
-                  onAnswer={(answer) => {
-                    setPoints((before) => before.slice(0, 1));
-                    dispatch({ kind: 'commit', answer });
-                  }}
-                />
-              )}
-              {state.step === 'committed' && (
-                <Stack gap={8}>
-                  <Text>
-                    {state.coach === undefined
-                      ? 'Committed.'
-                      : 'Committed, and the coach’s answer is locked.'}
-                  </Text>
-                  {viewer.role === 'coach' && state.coach === undefined && (
-                    <>
-                      <Text size="sm">The coach may lock an own answer beside it, or reveal at once.</Text>
-                      <AnswerForm
-                        key="coach"
-                        question={question}
-                        tooClose={asking.difficulty === 'hair-fine' || asking.difficulty === 'library'}
-                        points={points}
-                        onUndoPoint={() => setPoints((before) => before.slice(0, -1))}
-                        verb="Lock"
-                        onAnswer={(answer) => dispatch({ kind: 'lock coach', answer })}
-                      />
-                    </>
-                  )}
-                  <Button size="lg" onClick={reveal}>
-                    Reveal
-                  </Button>
-                </Stack>
-              )}
-              {revealed && (
-                <Stack gap={6}>
-                  <Group gap="md">
-                    <Text className="big" data-testid="call-score">
-                      {percent(state.score)}
-                    </Text>
-                    <Text>
-                      Called: {answerWords(state.answer)}
-                      {state.coach === null
-                        ? '.'
-                        : `; the coach: ${answerWords(state.coach.answer)}, ${percent(state.coach.score)}.`}
-                    </Text>
-                  </Group>
-                  <Text data-testid="call-truth">{explainCall(question, vocabulary)}</Text>
-                  <Group>
-                    <Button variant="default" onClick={() => replay.play()}>
-                      Play it again
-                    </Button>
-                    <Button onClick={() => posing.mutate()} loading={posing.isPending}>
-                      Next position
-                    </Button>
-                  </Group>
-                </Stack>
-              )}
-            </Group>
-          </section>
+        {state.step !== 'choosing' && (
+          <CallCard
+            state={state}
+            coached={viewer.role === 'coach'}
+            tooClose={asking.difficulty === 'hair-fine' || asking.difficulty === 'library'}
+            points={points}
+            pending={posing.isPending}
+            onUndoPoint={() => setPoints((before) => before.slice(0, -1))}
+            onCommit={(answer) => {
+              setPoints((before) => before.slice(0, 1));
+              dispatch({ kind: 'commit', answer });
+            }}
+            onLock={(answer) => dispatch({ kind: 'lock coach', answer })}
+            onReveal={reveal}
+            onReplay={() => replay.play()}
+            onNext={() => posing.mutate()}
+          />
         )}
       </Stack>
       <div className="lab-side">
-        <section className="card" aria-labelledby="call-ask">
-          <Title order={2} size="h4" id="call-ask">
-            Ask
-          </Title>
-          <Stack gap={8} mt={4}>
-            <Select
-              label="What"
-              allowDeselect={false}
-              data={CALL_KINDS.map((kind) => ({ value: kind, label: kindWords(kind, vocabulary) }))}
-              value={asking.kind}
-              onChange={(value) => choose('kind', value)}
-            />
-            <Select
-              label="From"
-              allowDeselect={false}
-              data={[
-                ...DIFFICULTIES.map((value) => ({ value, label: DIFFICULTY_WORDS[value] })),
-                { value: 'library', label: 'The library’s drills' },
-              ]}
-              value={asking.difficulty}
-              onChange={(value) => choose('level', value)}
-            />
-            <Select
-              label="Table"
-              allowDeselect={false}
-              data={PRESET_IDS.map((id) => ({ value: id, label: TABLE_PRESETS[id].name }))}
-              value={asking.preset}
-              onChange={(value) => choose('table', value)}
-            />
-            {viewer.role === 'coach' && (
-              <Select
-                label="Who calls"
-                clearable
-                placeholder="nobody: not kept"
-                data={(players.data ?? [])
-                  .filter(({ archived }) => !archived)
-                  .map(({ id, name }) => ({ value: id, label: name }))}
-                value={playerId}
-                onChange={setPlayerId}
-              />
-            )}
-            <Button size="lg" loading={posing.isPending} onClick={() => posing.mutate()}>
-              {question === undefined ? 'Set a position' : 'Set another'}
-            </Button>
-            {posing.isSuccess && posing.data === undefined && (
-              <Text size="sm" role="status">
-                No position of this kind was found here: set another, or choose another level.
-              </Text>
-            )}
-          </Stack>
-        </section>
-        {keeping.isError && (
-          <Alert color="coral" variant="outline" title="The call is not kept yet">
-            <Button size="xs" onClick={() => keeping.mutate(keeping.variables)}>
-              Try again
+        <AskCard
+          asking={asking}
+          players={
+            viewer.role === 'coach' ? (players.data ?? []).filter(({ archived }) => !archived) : undefined
+          }
+          playerId={playerId}
+          onPlayer={setPlayerId}
+          onChoose={choose}
+          pending={posing.isPending}
+          first={question === undefined}
+          nothingFound={posing.isSuccess && posing.data === undefined}
+          onSet={() => posing.mutate()}
+        />
+        {outbox.waiting > 0 && (
+          <Alert
+            color="gold"
+            variant="outline"
+            title={outbox.waiting === 1 ? 'A call waits' : `${outbox.waiting} calls wait`}
+          >
+            Kept on this device, and sent when the server is reached.
+            <Button size="compact-xs" variant="default" ml={8} onClick={outbox.send}>
+              Send now
             </Button>
           </Alert>
         )}

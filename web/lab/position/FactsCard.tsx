@@ -4,7 +4,7 @@ import type { MissSides } from '../../../core/planning/missSide.ts';
 import type { NoPicture, ShotOutlook, ShotPicture } from '../../workers/plannerProtocol.ts';
 import { paceRange, waitsWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
-import { capital } from '../../words/vocabulary.ts';
+import { capital, termIn, type Vocabulary } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
 
 const NO_WAY: Readonly<Record<NoPicture['reason'], string>> = {
@@ -16,6 +16,15 @@ const NO_WAY: Readonly<Record<NoPicture['reason'], string>> = {
 function foresightWords({ verdict, marginMm, share }: Foresight): string {
   const margin = marginMm === undefined ? '' : ` by ${Math.abs(marginMm).toFixed(0)} mm`;
   return `${verdict}${verdict === 'too close' ? ' to call' : ''}${margin}, ${percent(share.share)}`;
+}
+
+function cueingWords({ verdict, because }: ShotPicture['cueing'], vocabulary: Vocabulary): string {
+  const rest = termIn(vocabulary, 'rest');
+  const parts: readonly string[] = [
+    verdict === 'rest' ? rest : verdict,
+    ...because.filter((each) => each !== 'with the rest'),
+  ];
+  return parts.join(', ');
 }
 
 function missWords({ thick, thin, safer }: MissSides): string {
@@ -57,17 +66,14 @@ export function FactsCard({ picture, outlook }: FactsCardProps) {
 function factsOf(
   { cut, margin, cueing, pace, onNext }: ShotPicture,
   outlook: ShotOutlook | undefined,
-  vocabulary: 'pool' | 'snooker',
+  vocabulary: Vocabulary,
   inOff: string,
 ): readonly (readonly [string, string])[] {
   const facts: (readonly [string, string])[] = [
     ['Cut', `${Math.abs(Math.round(cut.degrees))}°, ${cut.thickness}`],
     ['Pocket takes', `±${margin.objectDeg.toFixed(1)}°, ±${margin.mouthMm.toFixed(0)} mm`],
     ['Your line', `±${margin.cueDeg.toFixed(2)}°, ±${margin.contactMm.toFixed(1)} mm at the ball`],
-    [
-      'Cueing',
-      cueing.because.length === 0 ? cueing.verdict : `${cueing.verdict}, ${cueing.because.join(', ')}`,
-    ],
+    ['Cueing', cueingWords(cueing, vocabulary)],
     ['Pace', paceRange(pace)],
   ];
   if (pace.length > 0) {

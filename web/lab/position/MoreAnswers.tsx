@@ -1,7 +1,8 @@
 import { Button, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { proxy } from 'comlink';
 import { useState } from 'react';
-import type { Shot } from '../../../core/motion/shot.ts';
+import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
+import { simulate } from '../../../core/motion/simulate.ts';
 import type { BreakOut } from '../../../core/planning/breakOut.ts';
 import { capital } from '../../words/vocabulary.ts';
 import { placeInMillimetres } from '../../words/places.ts';
@@ -28,10 +29,13 @@ interface MoreAnswersProps {
   readonly question: PositionQuestion;
   readonly stroke: PlannedStroke;
   readonly shot: Shot;
+  /** Shows a stroke's ways on the table, beside the one that is set; undefined shows none. */
+  readonly onShow: (result: ShotResult | undefined) => void;
 }
 
 /** What is asked less often: opening a cluster with the cue ball, a plant, a double. */
-export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
+export function MoreAnswers({ question, stroke, shot, onShow }: MoreAnswersProps) {
+  const { term } = useWords();
   const [answer, setAnswer] = useState<Answer>();
   const [done, setDone] = useState<number>();
   const [first] = question.next;
@@ -39,6 +43,7 @@ export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
   async function ask(make: (tell: (share: number) => void) => Promise<Answer | undefined>) {
     setDone(0);
     setAnswer(undefined);
+    onShow(undefined);
     let answered = false;
     try {
       // Progress comes on a channel of its own and may be late.
@@ -79,7 +84,7 @@ export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
               }))
             }
           >
-            Plant by way of the {first}
+            {capital(term('plant'))} by way of the {first}
           </Button>
           <Button
             size="xs"
@@ -91,19 +96,33 @@ export function MoreAnswers({ question, stroke, shot }: MoreAnswersProps) {
               }))
             }
           >
-            Double the {question.pot}
+            {capital(term('double'))} the {question.pot}
           </Button>
         </Group>
       </Group>
       {done !== undefined && <Text size="sm">looking, {percent(done)}</Text>}
-      {answer?.kind === 'break-outs' && <BreakOuts found={answer.found} />}
-      {answer?.kind === 'plant' && <Plant found={answer.found} first={answer.first} second={question.pot} />}
-      {answer?.kind === 'double' && <Doubles found={answer.found} shot={shot} />}
+      {answer?.kind === 'break-outs' && <BreakOuts found={answer.found} onShow={onShow} />}
+      {answer?.kind === 'plant' && (
+        <Plant found={answer.found} first={answer.first} second={question.pot} onShow={onShow} />
+      )}
+      {answer?.kind === 'double' && <Doubles found={answer.found} shot={shot} onShow={onShow} />}
     </section>
   );
 }
 
-function BreakOuts({ found }: { readonly found: readonly BreakOut[] }) {
+interface ShowProps {
+  readonly onShow: (result: ShotResult | undefined) => void;
+}
+
+function ShowButton({ result, onShow }: ShowProps & { readonly result: () => ShotResult }) {
+  return (
+    <Button size="compact-xs" variant="default" onClick={() => onShow(result())}>
+      Show
+    </Button>
+  );
+}
+
+function BreakOuts({ found, onShow }: ShowProps & { readonly found: readonly BreakOut[] }) {
   const { vocabulary, term } = useWords();
   if (found.length === 0)
     return <Text size="sm">No plain stroke carries the cue ball into these balls after the pot.</Text>;
@@ -119,6 +138,7 @@ function BreakOuts({ found }: { readonly found: readonly BreakOut[] }) {
           <Table.Th>Spoils</Table.Th>
           <Table.Th>{capital(term('inOff'))}</Table.Th>
           <Table.Th>A ball on after</Table.Th>
+          <Table.Th aria-label="Show on the table" />
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
@@ -137,6 +157,9 @@ function BreakOuts({ found }: { readonly found: readonly BreakOut[] }) {
             <Table.Td>
               <b>{percent(each.onAfter)}</b>
             </Table.Td>
+            <Table.Td>
+              <ShowButton result={() => simulate(each.shot, { paths: true })} onShow={onShow} />
+            </Table.Td>
           </Table.Tr>
         ))}
       </Table.Tbody>
@@ -144,13 +167,13 @@ function BreakOuts({ found }: { readonly found: readonly BreakOut[] }) {
   );
 }
 
-interface PlantProps {
+interface PlantProps extends ShowProps {
   readonly found: PlantAnswer | undefined;
   readonly first: string;
   readonly second: string;
 }
 
-function Plant({ found, first, second }: PlantProps) {
+function Plant({ found, first, second, onShow }: PlantProps) {
   if (found === undefined) {
     return (
       <Text size="sm">
@@ -158,13 +181,14 @@ function Plant({ found, first, second }: PlantProps) {
       </Text>
     );
   }
-  const { way, flip, gap } = found;
+  const { way, flip, gap, result } = found;
   return (
     <Stack gap={2}>
       <Text size="sm">
         Hit the {first} {way.side === 'full' ? 'full' : `on its ${way.side}`}: the line may be off by ±
         {way.toleranceDeg.toFixed(2)}°.{' '}
-        {way.landing === undefined ? 'The cue ball falls.' : 'The cue ball stays on the table.'}
+        {way.landing === undefined ? 'The cue ball falls.' : 'The cue ball stays on the table.'}{' '}
+        <ShowButton result={() => result} onShow={onShow} />
       </Text>
       <Text size="sm">
         The balls lie {(1000 * Math.max(0, gap)).toFixed(1)} mm apart.{' '}
@@ -176,7 +200,12 @@ function Plant({ found, first, second }: PlantProps) {
   );
 }
 
-function Doubles({ found, shot }: { readonly found: readonly DoubleAnswer[]; readonly shot: Shot }) {
+interface DoublesProps extends ShowProps {
+  readonly found: readonly DoubleAnswer[];
+  readonly shot: Shot;
+}
+
+function Doubles({ found, shot, onShow }: DoublesProps) {
   const { vocabulary } = useWords();
   if (found.every(({ way }) => way === undefined))
     return <Text size="sm">No pace doubles it into this pocket.</Text>;
@@ -189,6 +218,7 @@ function Doubles({ found, shot }: { readonly found: readonly DoubleAnswer[]; rea
           <Table.Th>Line may be off by</Table.Th>
           <Table.Th>Potted</Table.Th>
           <Table.Th>Second meeting</Table.Th>
+          <Table.Th aria-label="Show on the table" />
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
@@ -203,6 +233,9 @@ function Doubles({ found, shot }: { readonly found: readonly DoubleAnswer[]; rea
             <Table.Td>{way === undefined ? '–' : `±${way.toleranceDeg.toFixed(2)}°`}</Table.Td>
             <Table.Td>{percent(potted)}</Table.Td>
             <Table.Td>{percent(kissed)}</Table.Td>
+            <Table.Td>
+              {way !== undefined && <ShowButton result={() => way.result} onShow={onShow} />}
+            </Table.Td>
           </Table.Tr>
         ))}
       </Table.Tbody>

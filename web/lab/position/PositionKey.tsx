@@ -1,17 +1,19 @@
 import { Group, Text } from '@mantine/core';
 import { RIBBON_LOOKS } from '../../table/RibbonMark.tsx';
 import { colour } from '../../theme.ts';
+import { useWords } from '../../words/useWords.ts';
 
 const WORDS = {
   on: 'on',
   'backup ball': 'on another ball',
-  rest: 'with the rest',
+  rest: 'with the',
   hidden: 'hidden',
   off: 'not on',
 } as const;
 
 /** The key to the line of stops by pace and to the dots of the cloud. */
 export function PositionKey() {
+  const { term } = useWords();
   return (
     <Group gap="sm" role="group" aria-label="Key to the stops">
       <Text size="xs">Stops at other paces:</Text>
@@ -27,7 +29,7 @@ export function PositionKey() {
                 strokeDasharray={look.dashes}
               />
             </svg>
-            <Text size="xs">{WORDS[state]}</Text>
+            <Text size="xs">{state === 'rest' ? `${WORDS.rest} ${term('rest')}` : WORDS[state]}</Text>
           </Group>
         );
       })}

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useReducer, useState, type KeyboardEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
-import type { Shot, Strike } from '../../../core/motion/shot.ts';
+import type { Shot, ShotResult, Strike } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { Route } from '../../../core/planning/routes.ts';
 import { executionErrorOf } from '../../../core/player/levels.ts';
@@ -12,6 +12,7 @@ import type { ClubTable } from '../../../core/records/tableCard.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { playersQuery, tablesQuery } from '../../api/queries.ts';
 import { Loading } from '../../app/Loading.tsx';
+import { UndoRedo } from '../../app/UndoRedo.tsx';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { sumUp, type SpokenStroke } from '../../words/strokeWords.ts';
 import { useWords } from '../../words/useWords.ts';
@@ -50,6 +51,11 @@ export function PositionPage() {
   return <PositionLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
 }
 
+/** The address as it stands: what was drawn last may lag behind it. */
+function currentAddress(): URLSearchParams {
+  return new URLSearchParams(window.location.search);
+}
+
 /** The stroke with which the page opens: plain, at a middling pace. */
 function opened(params: URLSearchParams, tables: readonly ClubTable[]) {
   const position = firstPosition(params, tables);
@@ -67,6 +73,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const [wanted, setWanted] = useState<Point>();
   const [line, setLine] = useState<WantedLine>();
   const [beside, setBeside] = useState<number>();
+  const [shown, setShown] = useState<ShotResult>();
   const [player, setPlayer] = useState<string | null>(null);
   const players = useQuery(playersQuery);
   const { vocabulary } = useWords();
@@ -109,6 +116,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
 
   function change(next: Shot, sameStep = false) {
     setBeside(undefined);
+    setShown(undefined);
     dispatch({ kind: 'change', shot: next, sameStep });
   }
 
@@ -179,27 +187,18 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             onChange={(value) => setMode(DRAGS.find((each) => each === value) ?? 'Move balls')}
           />
           <Group gap={6}>
-            <Button
-              size="xs"
-              variant="default"
-              disabled={state.past.length === 0}
-              onClick={() => dispatch({ kind: 'undo' })}
-            >
-              Undo
-            </Button>
-            <Button
-              size="xs"
-              variant="default"
-              disabled={state.future.length === 0}
-              onClick={() => dispatch({ kind: 'redo' })}
-            >
-              Redo
-            </Button>
+            <UndoRedo
+              past={state.past}
+              future={state.future}
+              onUndo={() => dispatch({ kind: 'undo' })}
+              onRedo={() => dispatch({ kind: 'redo' })}
+            />
             <Button
               size="xs"
               variant="default"
               onClick={() => {
-                const next = settingTo(params, { ...setting });
+                const now = currentAddress();
+                const next = settingTo(now, settingFrom(now, shot, guess));
                 next.set('shot', shotToLink(shot));
                 setParams(next, { replace: true });
               }}
@@ -215,6 +214,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           confidence={question.confidence}
           compared={comparedResult?.paths?.find(({ id }) => id === CUE)}
           duration={comparedResult?.duration ?? 0}
+          shown={shown}
           wanted={to ?? undefined}
           line={mode === 'Wanted line' ? line : undefined}
           map={mode === 'Move balls' ? undefined : backward.map}
@@ -258,7 +258,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           onTake={take}
           onCompare={setBeside}
         />
-        <MoreAnswers question={question} stroke={stroke} shot={shot} />
+        <MoreAnswers question={question} stroke={stroke} shot={shot} onShow={setShown} />
       </Stack>
       <div className="lab-side">
         <QuestionCard
@@ -267,7 +267,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           players={players.data ?? []}
           player={player}
           onPlayer={setPlayer}
-          onChange={(part) => setParams(settingTo(params, part), { replace: true })}
+          onChange={(part) => setParams(settingTo(currentAddress(), part), { replace: true })}
         />
         {player !== null && (
           <Text size="xs" role="status">

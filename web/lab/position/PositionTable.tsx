@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent } from 'react';
 import { distance, type Point } from '../../../core/math/point.ts';
-import type { BallPath, Shot } from '../../../core/motion/shot.ts';
+import type { BallPath, Shot, ShotResult } from '../../../core/motion/shot.ts';
 import type { Assessment } from '../../../core/planning/aftermath.ts';
 import type { BackwardMap } from '../../../core/planning/backward.ts';
 import { BackwardMark } from '../../table/BackwardMark.tsx';
@@ -29,6 +29,8 @@ interface PositionTableProps {
   readonly confidence: number;
   readonly compared: BallPath | undefined;
   readonly duration: number;
+  /** Ways of another stroke that was asked for. */
+  readonly shown: ShotResult | undefined;
   readonly wanted: Point | undefined;
   readonly line: WantedLine | undefined;
   readonly map: BackwardMap | undefined;
@@ -92,6 +94,15 @@ export function PositionTable(props: PositionTableProps) {
       {map !== undefined && <BackwardMark map={map.map} />}
       {picture !== undefined && <RibbonMark pieces={picture.ribbon} />}
       {compared !== undefined && <PathMark path={compared} duration={props.duration} kind="cue" kept />}
+      {props.shown?.paths?.map((path) => (
+        <PathMark
+          key={`shown ${path.id}`}
+          path={path}
+          duration={props.shown?.duration ?? 0}
+          kind={path.id === CUE ? 'cue' : 'object'}
+          kept
+        />
+      ))}
       {picture?.result.paths?.map((path) => (
         <PathMark
           key={path.id}
