@@ -10,7 +10,7 @@ import { buildTable } from '../core/table/table.ts';
 import { readDrill } from './cloud.ts';
 import { middle, timed, type Figure } from './report.ts';
 
-/** The position of a drill as the lab asks about it: any pocket of the next ball counts. */
+/** The position of a drill as the lab asks about it: the next ball may go into every pocket. */
 function asked(slug: string): { readonly question: RouteQuestion; readonly aims: Aims } {
   const drill = readDrill(slug);
   const table = buildTable(drill.table);

@@ -5,7 +5,7 @@ import { simulate } from '../motion/simulate.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createAimer } from '../shot/aim.ts';
-import { contactPlace } from '../shot/cut.ts';
+import { contactFor } from '../shot/cut.ts';
 import type { Table } from '../table/table.ts';
 import { viewOf, type PotLine } from './potOptions.ts';
 import { chanceAt, type PositionWindow } from './window.ts';
@@ -154,8 +154,7 @@ function naturalStrokes(
   cue: BallOnTable,
   { object, acceptance }: PotLine,
 ): readonly HeightedStroke[] {
-  const aimed = { x: object.x + Math.cos(acceptance.middle), y: object.y + Math.sin(acceptance.middle) };
-  const way = distance(cue, contactPlace(object, aimed, cue.radius, object.radius));
+  const way = distance(cue, contactFor(object, acceptance.middle, cue.radius, object.radius));
   return SPEEDS.flatMap((speed): readonly HeightedStroke[] => {
     const height = stunHeight(table, speed, way);
     const rolling = { roll: 'rolling', speed, height: ROLLING_HEIGHT } as const;

@@ -6,7 +6,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { cueingOf, hampered, type Cueing, type CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
-import { contactPlace } from '../shot/cut.ts';
+import { contactFor } from '../shot/cut.ts';
 import { isClear } from '../shot/corridor.ts';
 import { potChance } from '../shot/potChance.ts';
 import { POCKET_NAMES, type PocketName } from '../table/pockets.ts';
@@ -61,11 +61,10 @@ const none = (why: Exclude<View['why'], 'on'>): View => ({ why, chance: 0 });
  */
 export function roughChance(cue: BallOnTable, { object, acceptance }: PotLine, errorRad: number): number {
   const reach = contactDistance(cue.radius, object.radius);
-  const [ux, uy] = [Math.cos(acceptance.middle), Math.sin(acceptance.middle)];
-  const [dx, dy] = [object.x - reach * ux - cue.x, object.y - reach * uy - cue.y];
-  const way = Math.hypot(dx, dy);
+  const contact = contactFor(object, acceptance.middle, cue.radius, object.radius);
+  const way = distance(cue, contact);
   if (way === 0) return 1;
-  const cut = (dx * ux + dy * uy) / way;
+  const cut = Math.cos(bearing(cue, contact) - acceptance.middle);
   if (cut < THINNEST) return 0;
   const half = 0.5 * (acceptance.high - acceptance.low);
   return 2 * normalCdf((half * reach * cut) / (way * errorRad)) - 1;
@@ -93,8 +92,7 @@ export function viewOf(
   for (const ball of others) {
     if (distance(cue, ball) < contactDistance(cue.radius, ball.radius)) return none('no room');
   }
-  const aimed = { x: object.x + Math.cos(acceptance.middle), y: object.y + Math.sin(acceptance.middle) };
-  const contact = contactPlace(object, aimed, cue.radius, object.radius);
+  const contact = contactFor(object, acceptance.middle, cue.radius, object.radius);
   const direction = bearing(cue, contact);
   const cut = Math.cos(acceptance.middle - direction);
   if (cut < THINNEST) return none('no angle');

@@ -1,13 +1,15 @@
 import { bearing, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable, Shot, Strike, Tip } from '../motion/shot.ts';
+import { simulate } from '../motion/simulate.ts';
 import { cueingOf, hampered, type Cueing } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
 import { createAimer, type Aimer } from '../shot/aim.ts';
+import { cushionSide, type CushionSide } from '../shot/sideSpin.ts';
 import { isClear } from '../shot/corridor.ts';
-import { contactPlace } from '../shot/cut.ts';
+import { contactFor } from '../shot/cut.ts';
 import type { CushionName } from '../table/cushions.ts';
 import type { Table } from '../table/table.ts';
 import { aftermathOf, assessStroke, executeMany, type Aims, type Assessment } from './aftermath.ts';
@@ -20,6 +22,8 @@ export interface Route {
   readonly pocketSide: number;
   /** Cushions of the cue ball after the hit, in order. */
   readonly cushions: readonly CushionName[];
+  /** Whether its side runs or checks at the first of them; undefined without side or cushion. */
+  readonly side: CushionSide | undefined;
   readonly landing: Point;
   readonly assessment: Assessment;
   readonly pace: PaceWindow;
@@ -108,8 +112,7 @@ export function* searchRoutes(question: RouteQuestion, seed: number): Generator<
   const object = balls.find(({ id }) => id === aims.task.object);
   if (cue === undefined || object === undefined) throw new RangeError('searchRoutes: a ball is missing');
   const { middle } = question.acceptance;
-  const aimed = { x: object.x + Math.cos(middle), y: object.y + Math.sin(middle) };
-  const contact = contactPlace(object, aimed, cue.radius, object.radius);
+  const contact = contactFor(object, middle, cue.radius, object.radius);
   const others = balls.filter((ball) => ball !== cue);
   const inTheWay = others.filter((ball) => ball !== object);
   const touching =
@@ -248,6 +251,7 @@ function routeOf({ shot, pocketSide }: Candidate, aims: Aims, error: ExecutionEr
     strike: shot.strike,
     pocketSide,
     cushions: cushionsOf(shot),
+    side: cushionSide(shot, simulate(shot, { paths: true })),
     landing: aftermathOf(shot, aims).landing,
     assessment: assessStroke(shot, aims, error, SHOWN, seed),
     pace: paceWindow(shot, aims),

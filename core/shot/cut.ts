@@ -31,6 +31,15 @@ export function contactPlace(object: Point, target: Point, radiusCue: number, ra
 }
 
 /**
+ * Where the cue ball's centre is when it sends a ball off in a direction, without throw, metres.
+ * @param towards the object ball's direction, radians
+ */
+export function contactFor(object: Point, towards: number, radiusCue: number, radiusObject: number): Point {
+  const reach = contactDistance(radiusCue, radiusObject);
+  return { x: object.x - reach * Math.cos(towards), y: object.y - reach * Math.sin(towards) };
+}
+
+/**
  * The cut with which a ball must be hit to go to a target, by geometry alone (no throw).
  * @param cue, object, target centres of the balls and the place aimed at, metres
  */

@@ -8,7 +8,7 @@ import type { VirtualPlayer } from './player.ts';
 const HALF = 0.25;
 const OPEN = 0.6;
 
-/** The balls that an opponent would have to pot: any red where a red was on, otherwise the ball that was on. */
+/** The balls that an opponent would have to pot: the reds where a red was on, otherwise the ball that was on. */
 function opponentsBalls(target: string, objects: readonly BallOnTable[]): readonly string[] {
   const ids = objects.map(({ id }) => id);
   return target.startsWith('red')

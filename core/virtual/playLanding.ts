@@ -4,6 +4,7 @@ import { cueBallAt } from '../planning/windowAmong.ts';
 import { executed } from '../player/execute.ts';
 import { createRandom } from '../random/random.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
+import { contactFor } from '../shot/cut.ts';
 import { createAimer } from '../shot/aim.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
@@ -77,10 +78,7 @@ function* strokes(player: VirtualPlayer, task: LandTask, balls: readonly BallOnT
 /** Where a cue ball that is placed for the shot can stand to pot a ball at a choice of cuts. */
 function placesFor({ table }: VirtualPlayer, object: BallOnTable, towards: number): readonly BallOnTable[] {
   const { cueBallRadius: radius } = table.preset;
-  const contact = {
-    x: object.x - (radius + object.radius) * Math.cos(towards),
-    y: object.y - (radius + object.radius) * Math.sin(towards),
-  };
+  const contact = contactFor(object, towards, radius, object.radius);
   return CUTS.flatMap((cut) =>
     WAYS.map((way) => {
       const back = towards + Math.PI - (cut * Math.PI) / 180;

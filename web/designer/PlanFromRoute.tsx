@@ -6,7 +6,6 @@ import type { Route } from '../../core/planning/routes.ts';
 import { executionErrorOf } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { questionOf } from '../lab/position/positionSetting.ts';
-import { sideKindOf } from '../lab/position/RouteTable.tsx';
 import { useRoutes } from '../lab/position/useRoutes.ts';
 import { cushionWords, strokeWords } from '../words/strokeWords.ts';
 import { percent } from '../words/units.ts';
@@ -70,14 +69,8 @@ export function PlanFromRoute({ drill, shot, edit }: PlanFromRouteProps) {
         found.search?.routes.map((route) => (
           <Group key={JSON.stringify(route.strike)} gap={6} mt={4} wrap="nowrap" justify="space-between">
             <Text size="xs">
-              {capital(
-                strokeWords(
-                  route.strike.tip,
-                  sideKindOf(asked.shot.table, asked.shot.balls, route),
-                  vocabulary,
-                ),
-              )}
-              , {cushionWords(route.cushions.length, vocabulary)}, {route.strike.speed.toFixed(1)} m/s:{' '}
+              {capital(strokeWords(route.strike.tip, route.side, vocabulary))},{' '}
+              {cushionWords(route.cushions.length, vocabulary)}, {route.strike.speed.toFixed(1)} m/s:{' '}
               {percent(route.assessment.chance)}
             </Text>
             <Button size="compact-xs" onClick={() => edit({ ...drill, plan: planOf(route) })}>

@@ -1,9 +1,9 @@
 import { bearing, type Point } from '../../math/point.ts';
 import { toRadians } from '../../math/angle.ts';
-import { contactDistance } from '../../motion/ballBall.ts';
 import type { BallOnTable, Shot } from '../../motion/shot.ts';
 import { cueBallAt } from '../../planning/windowAmong.ts';
 import type { Random } from '../../random/random.ts';
+import { contactFor } from '../../shot/cut.ts';
 import { aimToPot } from '../../shot/aim.ts';
 import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
 import { pocketNamed, type Table } from '../../table/table.ts';
@@ -44,8 +44,7 @@ export function randomPot(table: Table, random: Random): Posed | undefined {
   const towards = bearing(object, pocketNamed(table, pocket).mouth);
   const cut = toRadians((random.uniform() < 0.5 ? -1 : 1) * (8 + 47 * random.uniform()));
   const way = (0.25 + 0.45 * random.uniform()) * table.width;
-  const reach = contactDistance(table.preset.cueBallRadius, object.radius);
-  const contact = { x: object.x - reach * Math.cos(towards), y: object.y - reach * Math.sin(towards) };
+  const contact = contactFor(object, towards, table.preset.cueBallRadius, object.radius);
   const at = { x: contact.x - way * Math.cos(towards - cut), y: contact.y - way * Math.sin(towards - cut) };
   const edge = 2 * table.preset.cueBallRadius;
   if (at.x < edge || at.x > table.length - edge || at.y < edge || at.y > table.width - edge) return undefined;

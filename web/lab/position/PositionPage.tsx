@@ -33,7 +33,7 @@ import { PositionKey } from './PositionKey.tsx';
 import { likeliestPot, questionOf, settingFrom, settingTo } from './positionSetting.ts';
 import { DRAGS, PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
-import { RouteTable, sideKindOf } from './RouteTable.tsx';
+import { RouteTable } from './RouteTable.tsx';
 import { useFittedPlayer } from './useFittedPlayer.ts';
 import { useRoutes } from './useRoutes.ts';
 
@@ -153,7 +153,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   );
   const spoken = (route: Route): SpokenStroke => ({
     tip: route.strike.tip,
-    kind: sideKindOf(shot.table, shot.balls, route),
+    kind: route.side,
     cushions: route.cushions.length,
     pace: route.pace,
     on: route.assessment.on.share,
@@ -251,8 +251,6 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         )}
         <RouteTable
           found={routes}
-          table={shot.table}
-          balls={shot.balls}
           compared={beside}
           title={to === null ? 'Routes to the next ball' : 'Strokes to the wanted landing'}
           onTake={take}

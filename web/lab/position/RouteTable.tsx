@@ -1,29 +1,13 @@
 import { Button, Group, Table, Text, Title } from '@mantine/core';
-import { simulate } from '../../../core/motion/simulate.ts';
-import type { BallOnTable } from '../../../core/motion/shot.ts';
 import type { Route } from '../../../core/planning/routes.ts';
-import { cushionSide } from '../../../core/shot/sideSpin.ts';
-import type { Table as PlayingTable } from '../../../core/table/table.ts';
 import { cushionWords, paceRange, pocketSideWords, strokeWords } from '../../words/strokeWords.ts';
 import { centimetres, percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import type { RoutesFound } from './useRoutes.ts';
 
-/** Whether a route's side runs or checks. */
-export function sideKindOf(
-  table: PlayingTable,
-  balls: readonly BallOnTable[],
-  { strike }: Pick<Route, 'strike'>,
-) {
-  const shot = { table, balls, strike };
-  return cushionSide(shot, simulate(shot, { paths: true }));
-}
-
 interface RouteTableProps {
   readonly found: RoutesFound;
-  readonly table: PlayingTable;
-  readonly balls: readonly BallOnTable[];
   /** Numbers of the route that is played and of the one beside it, from 0. */
   readonly compared: number | undefined;
   readonly title: string;
@@ -32,7 +16,7 @@ interface RouteTableProps {
 }
 
 /** The routes side by side, the surest first. */
-export function RouteTable({ found, table, balls, compared, title, onTake, onCompare }: RouteTableProps) {
+export function RouteTable({ found, compared, title, onTake, onCompare }: RouteTableProps) {
   const { vocabulary } = useWords();
   const routes = found.search?.routes ?? [];
   return (
@@ -68,8 +52,7 @@ export function RouteTable({ found, table, balls, compared, title, onTake, onCom
             {routes.map((route, i) => (
               <Table.Tr key={`${route.strike.speed} ${route.strike.tip.side} ${route.strike.tip.height}`}>
                 <Table.Td>
-                  <b>{i + 1}</b>{' '}
-                  {capital(strokeWords(route.strike.tip, sideKindOf(table, balls, route), vocabulary))}
+                  <b>{i + 1}</b> {capital(strokeWords(route.strike.tip, route.side, vocabulary))}
                 </Table.Td>
                 <Table.Td>
                   {[cushionWords(route.cushions.length, vocabulary), pocketSideWords(route.pocketSide)]
