@@ -1,18 +1,15 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
 import { callsSchema } from '../core/records/call.ts';
 import { playersSchema } from '../core/records/club.ts';
 import { pixelOf, reads, signIn } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import { openBrowser } from './lib/browser.ts';
+import { signedIn } from './lib/signedIn.ts';
 
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened) => {
+  page = opened;
 });
-afterAll(() => browser.close());
 
 const open = (kind: string, level: string) =>
   page.goto(`/lab/call?kind=${encodeURIComponent(kind)}&level=${level}`);

@@ -1,19 +1,19 @@
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import type { Point } from '../core/math/point.ts';
+import { describe, expect, inject, it } from 'vitest';
 import { readDrillFile, writeDrillFile } from '../core/formats/drillFile.ts';
 import type { Drill } from '../core/records/drill.ts';
-import { pixelOf, reads, signIn, storedAttempts } from './lib/actions.ts';
+import { dragOnTable, pixelOf, reads, storedAttempts } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { signedIn } from './lib/signedIn.ts';
 
 let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened, own) => {
+  page = opened;
+  browser = own;
 });
-afterAll(() => browser.close());
 
 const tool = (name: string) =>
   page.getByRole('radiogroup', { name: 'What a drag does' }).getByText(name, { exact: true }).click();
@@ -23,14 +23,7 @@ const tab = (name: string) => page.getByRole('tab', { name, exact: true }).click
 const title = () => page.getByRole('textbox', { name: 'Title', exact: true });
 const save = () => page.getByRole('button', { name: /^Save/ });
 
-async function drag(from: { x: number; y: number }, to: { x: number; y: number }) {
-  const [a, b] = [await pixelOf(page, from), await pixelOf(page, to)];
-  await page.mouse.move(a.x, a.y);
-  await page.mouse.down();
-  await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2);
-  await page.mouse.move(b.x, b.y);
-  await page.mouse.up();
-}
+const drag = (from: Point, to: Point) => dragOnTable(page, from, to);
 
 async function saved(download: Promise<Download>): Promise<string> {
   return readFile(await (await download).path(), 'utf8');

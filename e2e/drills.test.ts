@@ -1,16 +1,12 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { reads, signIn } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import { describe, expect, it } from 'vitest';
+import { reads } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
 
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened) => {
+  page = opened;
 });
-afterAll(() => browser.close());
 
 describe('the drills', () => {
   it('are found by family, table, skill and words; the choice stands in the address', async () => {

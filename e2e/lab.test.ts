@@ -1,27 +1,14 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { projectionOf } from '../web/table/projection.ts';
-import { buildTable } from '../core/table/table.ts';
-import { reads, signIn } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import { describe, expect, it } from 'vitest';
+import { pixelOf, reads } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
 
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened) => {
+  page = opened;
 });
-afterAll(() => browser.close());
 
-async function pixel(x: number, y: number): Promise<{ x: number; y: number }> {
-  const box = await page.locator('svg.table-drawing').boundingBox();
-  if (box === null) throw new Error('no table is drawn');
-  const projection = projectionOf(buildTable('pool-9ft'), 'landscape');
-  const [u, v] = projection.toDrawing({ x, y });
-  const scale = box.width / projection.width;
-  return { x: box.x + u * scale, y: box.y + v * scale };
-}
+const pixel = (x: number, y: number) => pixelOf(page, { x, y });
 
 const along = () => page.getByLabel('From the head').inputValue();
 

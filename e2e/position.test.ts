@@ -1,30 +1,20 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { pixelOf, reads, signIn, startRound } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import type { Point } from '../core/math/point.ts';
+import { describe, expect, it } from 'vitest';
+import { dragOnTable, reads, startRound } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
 
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened) => {
+  page = opened;
 });
-afterAll(() => browser.close());
 
 const routes = () => page.getByRole('region', { name: 'Routes to the next ball' });
 const facts = () => page.getByRole('region', { name: 'This shot' });
 const tool = (name: string) =>
   page.getByRole('radiogroup', { name: 'What a drag does' }).getByText(name, { exact: true }).click();
 
-async function drag(from: { x: number; y: number }, to: { x: number; y: number }) {
-  const [a, b] = [await pixelOf(page, from), await pixelOf(page, to)];
-  await page.mouse.move(a.x, a.y);
-  await page.mouse.down();
-  await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
-  await page.mouse.move(b.x, b.y, { steps: 4 });
-  await page.mouse.up();
-}
+const drag = (from: Point, to: Point) => dragOnTable(page, from, to);
 
 /** The whole search is done when nothing is looked for any more. */
 async function routesFound() {

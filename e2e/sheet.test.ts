@@ -1,16 +1,11 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { signIn } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import { describe, expect, it } from 'vitest';
+import { signedIn } from './lib/signedIn.ts';
 
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened) => {
+  page = opened;
 });
-afterAll(() => browser.close());
 
 /** How many pages a PDF has. */
 function pagesOf(pdf: Buffer): number {

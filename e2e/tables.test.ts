@@ -1,16 +1,15 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { reads, signIn } from './lib/actions.ts';
-import { openBrowser, type Browser } from './lib/browser.ts';
+import { describe, expect, it } from 'vitest';
+import { reads } from './lib/actions.ts';
+import type { Browser } from './lib/browser.ts';
+import { signedIn } from './lib/signedIn.ts';
 
 let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
-  page = await browser.context.newPage();
-  await signIn(page);
+signedIn((opened, own) => {
+  page = opened;
+  browser = own;
 });
-afterAll(() => browser.close());
 
 /** Adds a table of its own, so that the demo's stay what other tests expect, and opens its card. */
 async function openNewTable(name: string): Promise<void> {

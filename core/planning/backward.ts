@@ -1,12 +1,13 @@
 import { distance, type Point } from '../math/point.ts';
-import { positionAt } from '../motion/path.ts';
-import type { BallOnTable, BallPath, Shot, ShotResult } from '../motion/shot.ts';
+import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createAimer } from '../shot/aim.ts';
 import { contactFor } from '../shot/cut.ts';
+import { nearestApproach } from '../shot/passing.ts';
 import type { Table } from '../table/table.ts';
+import { emptyGrid, placeOnGrid } from './grid.ts';
 import { viewOf, type PotLine } from './potOptions.ts';
 import { chanceAt, type PositionWindow } from './window.ts';
 import { cueBallAt } from './windowAmong.ts';
@@ -61,15 +62,6 @@ function nearness(away: number, room: number): number {
   return away >= room ? 0 : 1 - away / room;
 }
 
-function nearestOnPath(path: BallPath, from: number, until: number, place: Point) {
-  let best = { t: from, away: Infinity };
-  for (let t = from; t <= until; t += LOOK) {
-    const away = distance(positionAt(path, t), place);
-    if (away < best.away) best = { t, away };
-  }
-  return best;
-}
-
 /** How well a played stroke does what is wanted, 0…1. */
 export function fulfils(wanted: WantedWay, result: ShotResult, cueId: string): number {
   const rest = result.rest.find(({ id }) => id === cueId);
@@ -83,9 +75,9 @@ export function fulfils(wanted: WantedWay, result: ShotResult, cueId: string): n
       const path = result.paths?.find(({ id }) => id === cueId);
       const hit = result.events.find(({ kind }) => kind === 'ball-ball')?.t;
       if (path === undefined || hit === undefined) return 0;
-      const first = nearestOnPath(path, hit, result.duration, wanted.from);
-      const second = nearestOnPath(path, first.t, result.duration, wanted.to);
-      return Math.min(nearness(first.away, wanted.room), nearness(second.away, wanted.room));
+      const first = nearestApproach(path, hit, result.duration, wanted.from, LOOK);
+      const second = nearestApproach(path, first.t, result.duration, wanted.to, LOOK);
+      return Math.min(nearness(first.metres, wanted.room), nearness(second.metres, wanted.room));
     }
   }
 }
@@ -103,25 +95,19 @@ export function* backwardMap(
   error: ExecutionError,
   options: CueingOptions = {},
 ): Generator<number, BackwardMap> {
-  const radius = table.preset.cueBallRadius;
-  const columns = Math.ceil((table.length - 2 * radius) / STEP) + 1;
-  const rows = Math.ceil((table.width - 2 * radius) / STEP) + 1;
-  const dx = (table.length - 2 * radius) / (columns - 1);
-  const dy = (table.width - 2 * radius) / (rows - 1);
-  const chances = new Float32Array(columns * rows);
-  const strokes = new Array<NaturalStroke | undefined>(columns * rows).fill(undefined);
-  for (let j = 0; j < rows; j++) {
-    for (let i = 0; i < columns; i++) {
-      const cue = cueBallAt(table, { x: radius + i * dx, y: radius + j * dy });
-      const { chance } = viewOf(table, cue, line, balls, error, options);
-      if (chance < LEAST_CHANCE) continue;
+  const map = emptyGrid(table, STEP);
+  const strokes = new Array<NaturalStroke | undefined>(map.chances.length).fill(undefined);
+  for (let k = 0; k < strokes.length; k++) {
+    const cue = cueBallAt(table, placeOnGrid(map, k));
+    const { chance } = viewOf(table, cue, line, balls, error, options);
+    if (chance >= LEAST_CHANCE) {
       const best = bestNatural(table, cue, line, balls, wanted);
-      chances[j * columns + i] = chance * best.value;
-      strokes[j * columns + i] = best.stroke;
+      map.chances[k] = chance * best.value;
+      strokes[k] = best.stroke;
     }
-    yield (j + 1) / rows;
+    if ((k + 1) % map.columns === 0) yield (k + 1) / strokes.length;
   }
-  return { map: { columns, rows, x0: radius, y0: radius, dx, dy, chances }, strokes };
+  return { map, strokes };
 }
 
 /** The natural stroke at a pot from a place that does what is wanted best. */

@@ -14,6 +14,7 @@ import { ball, cueBall, POOL } from '../testing/balls.ts';
 import { backwardMap, fulfils, playNatural, type BackwardMap, type WantedWay } from './backward.ts';
 import { searchBreakOuts, type BreakOut } from './breakOut.ts';
 import { foreseeInOff, foreseePass, verdictOf } from './foresee.ts';
+import { placeOnGrid } from './grid.ts';
 import { potLines } from './potOptions.ts';
 import type { RouteQuestion } from './routes.ts';
 import { chanceAt } from './window.ts';
@@ -148,10 +149,7 @@ describe('the backward map', () => {
   const [line] = potLines(POOL, [object], ['1'], acceptanceOf, ['foot-left']);
   const wanted: WantedWay = { kind: 'place', at: { x: 1.3, y: 0.3 }, room: 0.25 };
   const { map, strokes } = mapOf(line!, wanted);
-  const placeOf = (k: number) => ({
-    x: map.x0 + (k % map.columns) * map.dx,
-    y: map.y0 + Math.floor(k / map.columns) * map.dy,
-  });
+  const placeOf = (k: number) => placeOnGrid(map, k);
 
   it('is lit where a plain stroke really does it', () => {
     const lit = strokes.flatMap((stroke, k) =>

@@ -7,18 +7,23 @@ import { simulate } from '../motion/simulate.ts';
 const LOOK = 0.01;
 const NARROW = 1e-6;
 
-/** The nearest that a moving ball's centre comes to a place, metres, and when. */
+/**
+ * The nearest that a moving ball's centre comes to a place, metres, and when.
+ * @param from, until the stretch of time that counts, seconds
+ * @param look steps in which the path is looked along, seconds: between two of them there is one nearest point
+ */
 export function nearestApproach(
   path: BallPath,
   from: number,
   until: number,
   place: Point,
+  look = LOOK,
 ): { readonly t: number; readonly metres: number } {
   const away = (t: number) => distance(positionAt(path, t), place);
   let best = from;
-  for (let t = from; t <= until; t += LOOK) if (away(t) < away(best)) best = t;
-  let low = Math.max(from, best - LOOK);
-  let high = Math.min(until, best + LOOK);
+  for (let t = from; t <= until; t += look) if (away(t) < away(best)) best = t;
+  let low = Math.max(from, best - look);
+  let high = Math.min(until, best + look);
   // Thirds: between two looks the distance has one lowest point.
   while (high - low > NARROW) {
     const third = (high - low) / 3;

@@ -41,6 +41,16 @@ export async function pixelOf(
   };
 }
 
+/** Drags on the drawn table of a pool table, from one place of the cloth to another. */
+export async function dragOnTable(page: Page, from: Point, to: Point): Promise<void> {
+  const [a, b] = [await pixelOf(page, from), await pixelOf(page, to)];
+  await page.mouse.move(a.x, a.y);
+  await page.mouse.down();
+  await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
+  await page.mouse.move(b.x, b.y, { steps: 4 });
+  await page.mouse.up();
+}
+
 export async function signIn(page: Page, name: RegExp = /Morwenna/): Promise<void> {
   await page.goto('/sign-in');
   await page.getByRole('button', { name }).click();
