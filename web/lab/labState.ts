@@ -25,6 +25,8 @@ export interface LabState extends LabPosition {
 export type LabAction =
   /** A change; while one thing is dragged all its steps count as one. */
   | { readonly kind: 'change'; readonly shot: Shot; readonly sameStep?: boolean }
+  /** Another stroke at the balls as they lie. */
+  | { readonly kind: 'stroke'; readonly part: Partial<Strike> }
   | { readonly kind: 'set up'; readonly position: LabPosition }
   | { readonly kind: 'undo' }
   | { readonly kind: 'redo' }
@@ -57,6 +59,8 @@ export function labReducer(state: LabState, action: LabAction): LabState {
         past: action.sameStep === true ? state.past : [...state.past, positionOf(state)].slice(-LONGEST_PAST),
         future: [],
       });
+    case 'stroke':
+      return labReducer(state, { kind: 'change', shot: withStrike(state.shot, action.part) });
     case 'set up':
       return withSelection({
         ...state,

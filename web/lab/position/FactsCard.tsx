@@ -1,4 +1,5 @@
 import { Text, Title } from '@mantine/core';
+import { memo } from 'react';
 import type { Foresight } from '../../../core/planning/foresee.ts';
 import type { MissSides } from '../../../core/planning/missSide.ts';
 import type { NoPicture, ShotOutlook, ShotPicture } from '../../workers/plannerProtocol.ts';
@@ -41,7 +42,7 @@ interface FactsCardProps {
 }
 
 /** What the stroke is, in figures with their units. */
-export function FactsCard({ picture, outlook }: FactsCardProps) {
+export const FactsCard = memo(function FactsCard({ picture, outlook }: FactsCardProps) {
   const { vocabulary, term } = useWords();
   return (
     <section className="card" aria-labelledby="facts-title">
@@ -61,7 +62,7 @@ export function FactsCard({ picture, outlook }: FactsCardProps) {
       )}
     </section>
   );
-}
+});
 
 function factsOf(
   { cut, margin, cueing, pace, onNext }: ShotPicture,

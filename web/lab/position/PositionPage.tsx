@@ -1,8 +1,8 @@
 import { Button, Group, SegmentedControl, Stack, Text } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useReducer, useState, type KeyboardEvent } from 'react';
-import { useSearchParams } from 'react-router';
+import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot, ShotResult, Strike } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
@@ -30,7 +30,7 @@ import { BackwardPanel, useBackward } from './BackwardPanel.tsx';
 import { FactsCard } from './FactsCard.tsx';
 import { MoreAnswers } from './MoreAnswers.tsx';
 import { PositionKey } from './PositionKey.tsx';
-import { likeliestPot, questionOf, settingFrom, settingTo } from './positionSetting.ts';
+import { likeliestPot, questionOf, settingFrom, settingTo, type PositionSetting } from './positionSetting.ts';
 import { DRAGS, PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { RouteTable } from './RouteTable.tsx';
@@ -66,6 +66,7 @@ function opened(params: URLSearchParams, tables: readonly ClubTable[]) {
 
 function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const [params, setParams] = useSearchParams();
+  const navigate = useNavigate();
   const [state, dispatch] = useReducer(labReducer, undefined, () => startLab(opened(params, tables)));
   const { shot, selected, chosen } = state;
   const [pocketSide, setPocketSide] = useState(0);
@@ -79,7 +80,16 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { vocabulary } = useWords();
 
   const [guess] = useState(() => likeliestPot(shot));
-  const setting = settingFrom(params, shot, guess);
+  // What is asked does not change while a ball is moved: only which balls there are counts.
+  const ids = shot.balls.map(({ id }) => id).join(' ');
+  const setting = useMemo(() => settingFrom(params, ids.split(' '), guess), [params, ids, guess]);
+  const objects = useMemo(() => ids.split(' ').filter((id) => id !== CUE), [ids]);
+  const changeSetting = useCallback(
+    (part: Partial<PositionSetting>) => {
+      void navigate({ search: settingTo(currentAddress(), part).toString() }, { replace: true });
+    },
+    [navigate],
+  );
   const level = executionErrorOf(setting.level, shot.table.preset.game);
   const { fitted, pending } = useFittedPlayer(player, shot.table.preset.game, level);
   const room = chosen?.card.room ?? null;
@@ -125,10 +135,10 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     change(withStrike(shot, part), sameStep);
   }
 
-  function take({ strike, pocketSide: side }: Route) {
+  const take = useCallback(({ strike, pocketSide: side }: Route) => {
     setPocketSide(side);
-    dispatch({ kind: 'change', shot: withStrike(shot, { ...strike, ball: CUE }) });
-  }
+    dispatch({ kind: 'stroke', part: strike });
+  }, []);
 
   const ball = shot.balls.find((each) => each.id === selected);
   function onKey(event: KeyboardEvent) {
@@ -198,7 +208,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               variant="default"
               onClick={() => {
                 const now = currentAddress();
-                const next = settingTo(now, settingFrom(now, shot, guess));
+                const next = settingTo(now, settingFrom(now, ids.split(' '), guess));
                 next.set('shot', shotToLink(shot));
                 setParams(next, { replace: true });
               }}
@@ -261,11 +271,11 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
       <div className="lab-side">
         <QuestionCard
           setting={setting}
-          balls={shot.balls.map(({ id }) => id).filter((id) => id !== CUE)}
-          players={players.data ?? []}
+          balls={objects}
+          players={players.data}
           player={player}
           onPlayer={setPlayer}
-          onChange={(part) => setParams(settingTo(currentAddress(), part), { replace: true })}
+          onChange={changeSetting}
         />
         {player !== null && (
           <Text size="xs" role="status">

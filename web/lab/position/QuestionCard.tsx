@@ -1,4 +1,5 @@
 import { Group, MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/core';
+import { memo } from 'react';
 import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import { OneOf } from '../../designer/fields.tsx';
@@ -9,7 +10,8 @@ interface QuestionCardProps {
   readonly setting: PositionSetting;
   /** Object balls on the table. */
   readonly balls: readonly string[];
-  readonly players: readonly { readonly id: string; readonly name: string }[];
+  /** Undefined until they are known. */
+  readonly players: readonly { readonly id: string; readonly name: string }[] | undefined;
   /** A player whose fitted errors count instead of the level's. */
   readonly player: string | null;
   readonly onPlayer: (id: string | null) => void;
@@ -17,7 +19,14 @@ interface QuestionCardProps {
 }
 
 /** What is to be potted, what is to be on next, and for whom. */
-export function QuestionCard({ setting, balls, players, player, onPlayer, onChange }: QuestionCardProps) {
+export const QuestionCard = memo(function QuestionCard({
+  setting,
+  balls,
+  players,
+  player,
+  onPlayer,
+  onChange,
+}: QuestionCardProps) {
   const rest = balls.filter((id) => id !== setting.pot);
   return (
     <section className="card" aria-labelledby="question-title">
@@ -69,7 +78,7 @@ export function QuestionCard({ setting, balls, players, player, onPlayer, onChan
           size="xs"
           clearable
           placeholder="the level"
-          data={players.map(({ id, name }) => ({ value: id, label: name }))}
+          data={(players ?? []).map(({ id, name }) => ({ value: id, label: name }))}
           value={player}
           onChange={onPlayer}
         />
@@ -90,4 +99,4 @@ export function QuestionCard({ setting, balls, players, player, onPlayer, onChan
       </Group>
     </section>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { Button, Group, Table, Text, Title } from '@mantine/core';
+import { memo } from 'react';
 import type { Route } from '../../../core/planning/routes.ts';
 import { cushionWords, paceRange, pocketSideWords, strokeWords } from '../../words/strokeWords.ts';
 import { centimetres, percent } from '../../words/units.ts';
@@ -16,7 +17,13 @@ interface RouteTableProps {
 }
 
 /** The routes side by side, the surest first. */
-export function RouteTable({ found, compared, title, onTake, onCompare }: RouteTableProps) {
+export const RouteTable = memo(function RouteTable({
+  found,
+  compared,
+  title,
+  onTake,
+  onCompare,
+}: RouteTableProps) {
   const { vocabulary } = useWords();
   const routes = found.search?.routes ?? [];
   return (
@@ -88,4 +95,4 @@ export function RouteTable({ found, compared, title, onTake, onCompare }: RouteT
       )}
     </section>
   );
-}
+});

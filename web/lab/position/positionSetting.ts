@@ -48,14 +48,15 @@ export function likeliestPot({ table, balls }: Shot): Pick<PositionSetting, 'pot
 
 /**
  * Reads the setting from an address; what it does not say, or says of balls that are not there, is guessed.
+ * @param balls ids of all balls on the table
  * @param guess the pot that is asked when the address names none: it stays while balls are moved
  */
 export function settingFrom(
   params: URLSearchParams,
-  shot: Shot,
+  balls: readonly string[],
   guess: Pick<PositionSetting, 'pot' | 'pocket'>,
 ): PositionSetting {
-  const ids = shot.balls.map(({ id }) => id).filter((id) => id !== CUE);
+  const ids = balls.filter((id) => id !== CUE);
   const asked = params.get('pot');
   const pot = [asked, guess.pot].find((id) => id !== null && ids.includes(id)) ?? ids[0] ?? '';
   const rest = ids.filter((id) => id !== pot);

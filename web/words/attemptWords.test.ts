@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { attemptWords } from './attemptWords.ts';
+
+describe('an attempt in words', () => {
+  it.each([
+    [{ done: true, points: 3 }, '3 points'],
+    [{ done: false, points: 0 }, 'missed'],
+    // A pot outside of every band is no miss.
+    [{ done: true, points: 0 }, '0 points'],
+    [{ done: true }, 'made'],
+    [{ done: false }, 'missed'],
+    [{ done: false, balls: 4, points: 0, penalty: 0 }, '4 made'],
+    [{ done: true, balls: 6, points: 27, penalty: 0 }, 'cleared, 27 points'],
+    [{ done: false, balls: 2, points: 8, penalty: 4 }, '2 made, 8 points, 4 given away'],
+    [{ done: false, balls: 1, target: 'red 3' }, 'the red 3: missed'],
+    [{ done: true, balls: 1, target: '5' }, 'the 5: done'],
+  ])('%j is %s', (attempt, words) => {
+    expect(attemptWords(attempt)).toBe(words);
+  });
+
+  it('of a break says what fell and how it lies', () => {
+    const opening = { balls: 2, control: 1, layout: 3, inOff: false };
+    expect(attemptWords({ done: true, opening })).toBe('2 down, control 1, layout 3');
+    expect(attemptWords({ done: false, opening: { ...opening, inOff: true } })).toContain('cue ball lost');
+  });
+
+  it('of a kick says how it was hit, how often it was played again, and what it leaves', () => {
+    const kick = { hit: true, legal: true, repeats: 0, leave: 'nothing on' } as const;
+    expect(attemptWords({ done: true, kick })).toBe('hit, leaves nothing on');
+    expect(attemptWords({ done: true, grade: 'thin', kick: { ...kick, repeats: 2 } })).toBe(
+      'thin, after 2 more, leaves nothing on',
+    );
+  });
+});
