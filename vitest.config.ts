@@ -21,7 +21,12 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { name: 'web', include: ['web/**/*.test.ts', 'web/**/*.test.tsx'], environment: 'jsdom' },
+        test: {
+          name: 'web',
+          include: ['web/**/*.test.ts', 'web/**/*.test.tsx'],
+          environment: 'jsdom',
+          testTimeout: 30_000,
+        },
       },
       {
         extends: true,

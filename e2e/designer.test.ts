@@ -246,7 +246,7 @@ describe('a drill from nothing', () => {
   });
 
   it('with rounds gets a new revision; the rounds keep theirs, and comparisons say so', async () => {
-    await page.goto('/lesson?drill=slack-water');
+    await page.goto('/lesson/round?drill=slack-water');
     await page.getByRole('combobox', { name: 'Player' }).click();
     await page.getByRole('option', { name: 'Wren Sallow' }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();

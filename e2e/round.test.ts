@@ -1,7 +1,17 @@
 import type { Page } from 'playwright-core';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, type Browser } from './lib/browser.ts';
-import { pixelOf, plannedLanding, points, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
+import { openRoundSchema } from '../core/records/club.ts';
+import {
+  landingAt,
+  pixelOf,
+  plannedLanding,
+  points,
+  reads,
+  signIn,
+  startRound,
+  storedAttempts,
+} from './lib/actions.ts';
 
 let browser: Browser;
 let page: Page;
@@ -62,16 +72,39 @@ describe('a coach at the table', () => {
     await page.getByTestId('bias').waitFor();
   });
 
-  it('says how far, on which side and how much too hard', async () => {
+  it('says how far, on which side and how much too hard, and the hint is confirmed with a key', async () => {
     await startRound(page, 'Idris Pell');
-    await click({ x: planned.x - 0.25, y: planned.y - 0.02 });
-    // The cue ball comes back from the foot end, so nearer to the head end is long.
+    // Where the planned stroke really ends when it is played a sixth too hard.
+    await click(landingAt('harbour-turn', 1.16));
     const shot = page.getByTestId('last-shot');
-    await reads(shot, /25 cm long/);
-    await reads(shot, /About \d+ % too hard/);
-    // From (1.046, 0.506) to the contact place (0.841, 0.682) it is 139.4°, from the 2 to its pocket 145.6°.
-    await reads(shot, /6°, full: wrong side/);
+    await reads(shot, /\d+ cm long/);
+    await reads(shot, /About 1[4-8] % too hard/);
+    await page.keyboard.press('h');
+    await page.getByRole('button', { name: 'Too hard' }).waitFor();
+    const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+    await expect
+      .poll(async () => {
+        const { round } = await openRoundSchema.validate(
+          await (await page.request.get(`/api/rounds/${id}`)).json(),
+        );
+        return round.attempts[0]?.log.shots[0];
+      })
+      .toMatchObject({ cause: 'too hard', causeBy: 'hint' });
     await page.getByRole('link', { name: /Leave/ }).click();
+  });
+
+  it('tells a past shot otherwise, with the reason, and shows that it was changed', async () => {
+    await startRound(page, 'Idris Pell');
+    for (let i = 0; i < 2; i++) await click(planned);
+    await reads(points(page), '6');
+    await page.getByRole('button', { name: /^shot 1: 3 points. Change it/ }).click();
+    await page.getByRole('combobox', { name: 'Outcome' }).click();
+    await page.getByRole('option', { name: 'Missed' }).click();
+    await page.getByLabel('Why').fill('it came out of the jaws');
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await reads(points(page), '3');
+    await page.getByRole('button', { name: /^shot 1: missed, changed/ }).waitFor();
+    await storedAttempts(page, 2);
   });
 
   it('takes a shot back and brings it back, also after the last one', async () => {

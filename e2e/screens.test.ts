@@ -41,7 +41,8 @@ describe('axe finds nothing serious', () => {
     ['drill on pool', '/drills/back-to-the-quay', 'Mean of a round'],
     ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
     ['designer', '/drills/new', 'The title is missing'],
-    ['lesson', '/lesson?drill=anchor-drop', 'A firm stop shot'],
+    ['lessons', '/lesson', 'Score a round without a lesson'],
+    ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['players', '/players', 'Petra Nightingale'],
     ['lab', '/lab', 'What happens'],
     ['position', '/lab/position', 'Your line'],
@@ -72,7 +73,7 @@ describe('axe finds nothing serious', () => {
 
   it('on a player and on the scoring screen, running and over', async () => {
     await page.goto('/players');
-    await page.getByRole('link', { name: /Osric Vane/ }).click();
+    await page.getByRole('link', { name: /Bede Harrow/ }).click();
     await page.getByTestId('bias').waitFor();
     expect(await seriousProblems()).toEqual([]);
     await startRound(page, 'Pim Thorncot');
@@ -80,6 +81,22 @@ describe('axe finds nothing serious', () => {
     expect(await seriousProblems()).toEqual([]);
     for (let i = 0; i < 10; i++) await page.keyboard.press('x');
     await page.getByTestId('placing').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+  });
+
+  it('on a lesson that is over, a clearance shot by shot, a break, and telling a shot otherwise', async () => {
+    await page.goto('/lesson');
+    await page.getByRole('link', { name: /Cue ball on a string/ }).click();
+    await page.getByTestId('lesson-summary').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await startRound(page, 'Pim Thorncot', 'two-fleets', 1);
+    await page.keyboard.press('2');
+    expect(await seriousProblems()).toEqual([]);
+    await startRound(page, 'Pim Thorncot', 'nine-slow', 1);
+    await page.keyboard.press('Enter');
+    expect(await seriousProblems()).toEqual([]);
+    await page.getByRole('button', { name: /^break 1: / }).click();
+    await page.getByLabel('Why').waitFor();
     expect(await seriousProblems()).toEqual([]);
   });
 });

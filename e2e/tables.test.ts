@@ -106,7 +106,7 @@ describe('a table’s card', () => {
     await openNewTable('Quay room, table 5');
     await page.getByRole('button', { name: 'Archive' }).click();
     await page.getByRole('button', { name: 'Bring back' }).waitFor();
-    await page.goto('/lesson?drill=harbour-turn');
+    await page.goto('/lesson/round?drill=harbour-turn');
     await page.getByRole('combobox', { name: 'Table' }).click();
     await page.getByRole('option', { name: 'Pool room, table 4' }).waitFor();
     expect(await page.getByRole('option', { name: 'Quay room, table 5' }).count()).toBe(0);
@@ -133,7 +133,7 @@ describe('every computation takes the card', () => {
   });
 
   it('of a round: it is opened on the table as it is tonight and says so', async () => {
-    await page.goto('/lesson?drill=harbour-turn');
+    await page.goto('/lesson/round?drill=harbour-turn');
     await page.getByRole('combobox', { name: 'Player' }).click();
     await page.getByRole('option', { name: 'Idris Pell' }).click();
     await page.getByRole('combobox', { name: 'Table' }).click();

@@ -43,10 +43,6 @@ async function showDrill(page: Page, slug: string): Promise<void> {
 }
 
 const VIEWS: Readonly<Record<string, View>> = {
-  'sign-in': async (page) => {
-    await page.goto('/sign-in');
-    await page.getByText('The demo club').waitFor();
-  },
   today: async (page) => {
     await signIn(page);
     await page.getByText('Just played').waitFor();
@@ -89,9 +85,24 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByTestId('levels').waitFor();
   },
   lesson: async (page) => {
-    await page.goto('/lesson?drill=back-to-the-quay');
-    await page.getByText('Back to the quay').first().waitFor();
-    await page.locator('svg.table-drawing path[stroke-linecap="round"]').first().waitFor();
+    await page.goto('/lesson');
+    await page.getByRole('link', { name: /Cue ball on a string/ }).click();
+    await page.getByTestId('lesson-summary').waitFor();
+  },
+  'scoring-clearance': async (page) => {
+    await startRound(page, 'Wren Sallow', 'two-fleets', 1);
+    await page.getByRole('button', { name: /^Log the result only/ }).waitFor();
+    await page.keyboard.press('2');
+    await page.keyboard.press('1');
+    await page.getByText('Potted 1', { exact: true }).waitFor();
+  },
+  'scoring-break': async (page) => {
+    await startRound(page, 'Wren Sallow', 'nine-slow', 1);
+    for (const keys of ['2iEnter', '0oEnter', '3']) {
+      for (const key of keys.replace('Enter', '')) await page.keyboard.press(key);
+      if (keys.endsWith('Enter')) await page.keyboard.press('Enter');
+    }
+    await page.getByText('3 / 10').waitFor();
   },
   scoring: scoreSome,
   'scoring-dark': async (page) => {
@@ -103,12 +114,8 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.setViewportSize({ width: 800, height: 1280 });
     await page.getByTestId('last-shot').waitFor();
   },
-  players: async (page) => {
-    await page.setViewportSize({ width: 1280, height: 800 });
-    await page.goto('/players');
-    await page.getByText('Petra Nightingale').waitFor();
-  },
   lab: async (page) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto('/lab');
     await page.getByText('What happens').waitFor();
   },

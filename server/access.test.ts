@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { benchmarkDrill } from '../core/scoring/benchmark.ts';
 import { ORDINARY_CONDITIONS, standardCard } from '../core/table/card.ts';
@@ -23,6 +24,7 @@ interface World {
   readonly round: string;
   readonly attempt: string;
   readonly note: string;
+  readonly lesson: string;
   readonly benchmark: unknown;
   readonly document: object;
 }
@@ -32,7 +34,8 @@ let club: TestClub;
 let stranger: TestClub;
 let world: World;
 
-const ATTEMPT = { ordinal: 1, outcome: 'missed', landing: null, points: 0, playedAt: '2026-11-24T12:00:00Z' };
+const MISSED = logOf({ shots: [BLANK_SHOT] });
+const ATTEMPT = { ordinal: 1, log: MISSED, playedAt: '2026-11-24T12:00:00Z' };
 
 function newCall(playerId: string) {
   return {
@@ -56,7 +59,27 @@ function newRound(w: World) {
     drill: 'harbour-turn',
     revision: 1,
     stage: 1,
+    ladderStart: 0,
+    seed: 1,
+    lesson: null,
     startedAt: '2026-11-24T12:00:00Z',
+  };
+}
+
+function newLesson(w: World) {
+  return {
+    document: {
+      title: 'Tuesday',
+      day: '2026-11-24',
+      tableId: w.club.poolTable,
+      playerIds: [w.club.playerId],
+      turns: 'after each round',
+      blocks: [],
+      startedAt: null,
+      endedAt: null,
+      summary: '',
+    },
+    basedOn: null,
   };
 }
 
@@ -85,6 +108,10 @@ const CASES: Readonly<Record<string, Case>> = {
     expected: [401, 403, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}`,
     body: () => ({ name: 'Renamed', hand: 'right', archived: false }),
+  },
+  'GET /api/players/:id/progress': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/progress`,
   },
   'GET /api/players/:id/rounds': {
     expected: [401, 404, 404, 200],
@@ -175,6 +202,44 @@ const CASES: Readonly<Record<string, Case>> = {
     path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
     body: () => ATTEMPT,
   },
+  'PUT /api/rounds/:id/under-way': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/under-way`,
+    body: () => ({ log: null, at: '2026-11-24T12:00:00Z' }),
+  },
+  'PUT /api/rounds/:id/advice': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/advice`,
+    body: () => ({ proposal: 'once more', stage: 1, accepted: false, at: '2026-11-24T12:00:00Z' }),
+  },
+  'PUT /api/rounds/:id/attempts/:attempt/notes': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/notes`,
+    body: () => ({ log: MISSED }),
+  },
+  'POST /api/rounds/:id/attempts/:attempt/changes': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/changes`,
+    body: () => ({ log: MISSED, reason: 'a slip', changedAt: '2026-11-24T12:00:00Z' }),
+  },
+  'POST /api/rounds/:id/attempts/:attempt/settle': {
+    // Nothing is contested here: the coach gets as far as being told so.
+    expected: [401, 403, 404, 409],
+    path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/settle`,
+    body: () => ({ keep: 'stored' }),
+  },
+  'GET /api/lessons': { expected: [401, 200, 200, 200] },
+  'GET /api/lessons/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/lessons/${w.lesson}` },
+  'PUT /api/lessons/:id': {
+    expected: [401, 404, 404, 201],
+    path: () => `/api/lessons/${randomUUID()}`,
+    body: newLesson,
+  },
+  'PUT /api/lessons/:id/archived': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/lessons/${w.lesson}/archived`,
+    body: () => ({ archived: true }),
+  },
   'DELETE /api/rounds/:id/attempts/:attempt': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
@@ -199,6 +264,7 @@ beforeAll(async () => {
     round: randomUUID(),
     attempt: randomUUID(),
     note: randomUUID(),
+    lesson: randomUUID(),
     document: entry.document,
     benchmark: benchmarkDrill(entry.document, stage, planFor(entry, 1, buildTable(entry.document.table)), 1),
   };
@@ -206,6 +272,7 @@ beforeAll(async () => {
     cookie: club.coach,
     body: { document: { ...entry.document, slug: 'gannet-turn' }, basedOn: null },
   });
+  await send(test.app, 'PUT', `/api/lessons/${world.lesson}`, { cookie: club.coach, body: newLesson(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {
     cookie: club.player,

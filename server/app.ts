@@ -10,6 +10,7 @@ import { Refusal } from './http/errors.ts';
 import { accountRoutes } from './routes/account.ts';
 import { callRoutes } from './routes/calls.ts';
 import { drillRoutes } from './routes/drills.ts';
+import { lessonRoutes } from './routes/lessons.ts';
 import { playerRoutes } from './routes/players.ts';
 import { roundRoutes } from './routes/rounds.ts';
 import { tableRoutes } from './routes/tables.ts';
@@ -55,6 +56,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/players', playerRoutes(deps)],
     ['/tables', tableRoutes(deps)],
     ['/drills', drillRoutes(deps)],
+    ['/lessons', lessonRoutes(deps)],
     ['/rounds', roundRoutes(deps)],
     ['/calls', callRoutes(deps)],
   ] as const) {

@@ -80,6 +80,9 @@ describe('a drill of the club’s own', () => {
       drill: 'kept',
       revision: 1,
       stage: 1,
+      ladderStart: 0,
+      seed: 1,
+      lesson: null,
       startedAt: '2026-11-24T12:00:00Z',
     };
     const opened = await send(test.app, 'PUT', `/api/rounds/${id}`, { cookie: club.player, body: round });

@@ -1,9 +1,18 @@
 import { randomUUID } from 'node:crypto';
+import type { RowDataPacket } from 'mysql2/promise';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import {
+  BLANK_SHOT,
+  logOf,
+  NOTHING_ENTERED,
+  type AttemptLog,
+  type LoggedShot,
+} from '../core/records/attempt.ts';
 import { openRoundSchema, roundsSchema, storedSchema } from '../core/records/club.ts';
 import { reviewLanding } from '../core/scoring/landing.ts';
 import { buildTable } from '../core/table/table.ts';
 import { chanceAt } from '../core/planning/window.ts';
+import { parseJson } from './db/json.ts';
 import { findDrill, LIBRARY } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
@@ -27,6 +36,9 @@ function roundBody(change: Record<string, unknown> = {}) {
     drill: 'harbour-turn',
     revision: 1,
     stage: 2,
+    ladderStart: 0,
+    seed: 7,
+    lesson: null,
     startedAt: '2026-11-24T12:00:00Z',
     ...change,
   };
@@ -38,31 +50,55 @@ beforeEach(async () => {
   expect(made.status).toBe(200);
 });
 
+const OPENING = {
+  inOff: false,
+  rack: null,
+  rackBy: null,
+  cue: null,
+  from: null,
+  aim: null,
+  pace: null,
+  wing: null,
+  first: null,
+  second: null,
+  cueBall: null,
+  nextShot: null,
+  runOut: null,
+};
+
 const LANDING = { x: 1.4, y: 0.52 };
 
+/** How a shot is logged. */
+function shot(about: Partial<LoggedShot> = {}): AttemptLog {
+  return logOf({ shots: [{ ...BLANK_SHOT, ball: '1', potted: ['1'], landing: LANDING, ...about }] });
+}
+const missed = () => shot({ potted: [], landing: null });
+
 function attempt(change: Record<string, unknown> = {}) {
-  return {
-    ordinal: 1,
-    outcome: 'potted',
-    landing: LANDING,
-    points: 3,
-    playedAt: '2026-11-24T12:01:00Z',
-    ...change,
-  };
+  return { ordinal: 1, log: shot(), playedAt: '2026-11-24T12:01:00Z', ...change };
 }
 
 function put(id: string, body: unknown, cookie = club.coach) {
   return send(test.app, 'PUT', `/api/rounds/${round}/attempts/${id}`, { cookie, body });
 }
 
-async function stored() {
+async function open() {
   const response = await send(test.app, 'GET', `/api/rounds/${round}`, { cookie: club.coach });
-  return (await openRoundSchema.validate(await response.json())).round;
+  return openRoundSchema.validate(await response.json());
+}
+
+async function stored() {
+  return (await open()).round;
+}
+
+function end() {
+  const body = { endedAt: '2026-11-24T12:20:00Z', early: true };
+  return send(test.app, 'POST', `/api/rounds/${round}/end`, { cookie: club.coach, body });
 }
 
 describe('an attempt', () => {
   it('is counted by the server from where the cue ball stopped', async () => {
-    const response = await put(randomUUID(), attempt({ points: 0 }));
+    const response = await put(randomUUID(), attempt());
     expect(response.status).toBe(201);
     const { attempt: kept } = await storedSchema.validate(await response.json());
     const entry = await findDrill(test.pool, LIBRARY, 'harbour-turn', 1);
@@ -82,12 +118,75 @@ describe('an attempt', () => {
     expect((await stored()).attempts).toHaveLength(1);
   });
 
-  it('of a shot that is already scored is refused, and changes nothing', async () => {
+  it('of a shot that is already scored waits beside it until the coach settles which one stands', async () => {
+    const [first, second] = [randomUUID(), randomUUID()];
+    await put(first, attempt());
+    const reply = await put(second, attempt({ log: missed() }));
+    expect(await storedSchema.validate(await reply.json())).toMatchObject({ conflict: true });
+    // However often it is sent, it waits once.
+    await put(second, attempt({ log: missed() }));
+    const told = await open();
+    expect(told.round.attempts).toMatchObject([{ id: first, outcome: 'potted' }]);
+    expect(told.conflicts).toMatchObject([
+      { attempt: { id: second, outcome: 'missed' }, by: 'coach of gannet' },
+    ]);
+
+    const settle = (cookie: string) =>
+      send(test.app, 'POST', `/api/rounds/${round}/attempts/${second}/settle`, {
+        cookie,
+        body: { keep: 'other' },
+      });
+    expect((await settle(club.player)).status).toBe(403);
+    expect((await settle(club.coach)).status).toBe(200);
+    const settled = await open();
+    expect(settled.round.attempts).toMatchObject([{ id: second, outcome: 'missed' }]);
+    expect(settled.conflicts).toEqual([]);
+    expect((await settle(club.coach)).status).toBe(409);
+  });
+
+  it('told the same by two devices is one, and no conflict', async () => {
     await put(randomUUID(), attempt());
-    const second = await put(randomUUID(), attempt({ outcome: 'missed', landing: null, points: 0 }));
-    expect(second.status).toBe(409);
-    expect(await second.json()).toMatchObject({ error: { field: 'ordinal' } });
-    expect((await stored()).attempts).toMatchObject([{ outcome: 'potted' }]);
+    const reply = await put(randomUUID(), attempt());
+    expect(await storedSchema.validate(await reply.json())).toMatchObject({ conflict: false });
+    expect(await open()).toMatchObject({ conflicts: [], round: { attempts: [{ ordinal: 1 }] } });
+  });
+
+  it('is told otherwise with a reason; what it was is kept, and an ended round is counted anew', async () => {
+    const id = randomUUID();
+    await put(id, attempt());
+    const before = (await stored()).result.value;
+    expect(before).toBeGreaterThan(0);
+    await end();
+    const change = (body: unknown) =>
+      send(test.app, 'POST', `/api/rounds/${round}/attempts/${id}/changes`, { cookie: club.coach, body });
+    const told = { log: missed(), reason: 'it rattled out', changedAt: '2026-11-24T13:00:00Z' };
+    expect((await change({ ...told, reason: ' ' })).status).toBe(400);
+    for (let i = 0; i < 2; i++) expect((await change(told)).status).toBe(200);
+    const after = await stored();
+    expect(after.attempts).toMatchObject([
+      { id, outcome: 'missed', points: 0, changed: { reason: 'it rattled out', by: 'coach of gannet' } },
+    ]);
+    expect(after.result.value).toBe(0);
+    const [rows] = await test.pool.execute<RowDataPacket[]>(
+      'SELECT log_before FROM attempt_changes WHERE attempt_id = ?',
+      [id],
+    );
+    expect(rows).toHaveLength(1);
+    expect(parseJson(rows[0]?.['log_before'])).toEqual(shot());
+  });
+
+  it('takes notes that leave its score alone, and refuses those that would change it', async () => {
+    const id = randomUUID();
+    await put(id, attempt());
+    const note = (log: AttemptLog) =>
+      send(test.app, 'PUT', `/api/rounds/${round}/attempts/${id}/notes`, {
+        cookie: club.coach,
+        body: { log },
+      });
+    expect((await note(shot({ cause: 'too hard', causeBy: 'hint', luck: true }))).status).toBe(200);
+    expect((await stored()).attempts[0]?.log.shots[0]).toMatchObject({ cause: 'too hard', luck: true });
+    expect((await note(missed())).status).toBe(409);
+    expect((await stored()).attempts[0]).toMatchObject({ outcome: 'potted', changed: null });
   });
 
   it('is taken back and brought back', async () => {
@@ -103,24 +202,34 @@ describe('an attempt', () => {
     const [first, second] = [randomUUID(), randomUUID()];
     await put(first, attempt());
     await send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${first}`, { cookie: club.coach });
-    expect((await put(second, attempt({ outcome: 'in-off', landing: null, points: 0 }))).status).toBe(201);
+    expect(
+      (await put(second, attempt({ log: shot({ potted: [], landing: null, inOff: true }) }))).status,
+    ).toBe(201);
     expect((await put(first, attempt())).status).toBe(409);
     expect((await stored()).attempts).toMatchObject([{ id: second, outcome: 'in-off', points: 0 }]);
   });
 
   it.each([
-    ['a negative score', { points: -1 }, 'points'],
-    ['more points than the drill gives', { points: 4 }, 'points'],
-    ['a ball off the table', { landing: { x: 9, y: 0.5 } }, 'landing.x'],
-    ['a ball behind the cushion', { landing: { x: 1, y: -0.2 } }, 'landing.y'],
-    ['a pot without a landing', { landing: null }, 'landing'],
-    ['a miss with a landing', { outcome: 'missed' }, 'landing'],
-    ['an unknown outcome', { outcome: 'lucky' }, 'outcome'],
+    ['a ball off the table', { log: shot({ landing: { x: 9, y: 0.5 } }) }, 'log.shots[0].landing.x'],
+    ['a ball behind the cushion', { log: shot({ landing: { x: 1, y: -0.2 } }) }, 'log.shots[0].landing.y'],
+    ['a pot without a landing', { log: shot({ landing: null }) }, 'log.landing'],
+    ['two shots for one', { log: logOf({ shots: [...shot().shots, ...shot().shots] }) }, 'log.shots'],
+    ['no shot at all', { log: logOf({}) }, 'log.shots'],
+    [
+      'an unknown cause',
+      { log: { ...shot(), shots: [{ ...BLANK_SHOT, cause: 'wind' }] } },
+      'log.shots[0].cause',
+    ],
+    ['a score of its own', { points: 3 }, 'points'],
     ['the eleventh shot of ten', { ordinal: 11 }, 'ordinal'],
     ['a shot number that is a text', { ordinal: '1' }, 'ordinal'],
     ['a time that is none', { playedAt: 'yesterday' }, 'playedAt'],
     ['a field that is not known', { cheat: true }, 'cheat'],
-    ['a landing that is not a number', { landing: { x: 'left', y: 0.5 } }, 'landing.x'],
+    [
+      'a landing that is not a number',
+      { log: { ...shot(), shots: [{ ...BLANK_SHOT, landing: { x: 'left', y: 0.5 } }] } },
+      'log.shots[0].landing.x',
+    ],
   ])('with %s is refused, names the field and changes nothing', async (_, change, field) => {
     const response = await put(randomUUID(), attempt(change));
     expect(response.status).toBe(400);
@@ -174,8 +283,13 @@ describe('a round', () => {
     await put(id, attempt());
     const end = { endedAt: '2026-11-24T12:10:00Z', early: true };
     await send(test.app, 'POST', `/api/rounds/${round}/end`, { cookie: club.coach, body: end });
-    expect((await put(randomUUID(), attempt({ ordinal: 2 }))).status).toBe(409);
-    expect(await stored()).toMatchObject({ endedAt: '2026-11-24T12:10:00.000Z', early: true });
+    const late = await put(randomUUID(), attempt({ ordinal: 2 }));
+    expect(await storedSchema.validate(await late.json())).toMatchObject({ conflict: true });
+    expect(await stored()).toMatchObject({
+      endedAt: '2026-11-24T12:10:00.000Z',
+      early: true,
+      attempts: [{ ordinal: 1 }],
+    });
     await send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${id}`, { cookie: club.coach });
     expect(await stored()).toMatchObject({ endedAt: null, attempts: [] });
     expect((await put(randomUUID(), attempt())).status).toBe(201);
@@ -193,5 +307,55 @@ describe('a round', () => {
     const end = { endedAt: '2026-11-24T12:10:00Z', early: true };
     await send(test.app, 'POST', `/api/rounds/${round}/end`, { cookie: club.coach, body: end });
     expect(await read()).toMatchObject([{ attempts: [{ landing: LANDING }] }]);
+  });
+
+  it('keeps an attempt that is not over for another device; an older one that comes late changes nothing', async () => {
+    const keep = (log: AttemptLog | null, at: string) =>
+      send(test.app, 'PUT', `/api/rounds/${round}/under-way`, { cookie: club.coach, body: { log, at } });
+    await keep(shot(), '2026-11-24T12:05:00Z');
+    await keep(missed(), '2026-11-24T12:04:00Z');
+    expect((await open()).underWay).toEqual(shot());
+    await end();
+    expect((await open()).underWay).toBeNull();
+  });
+
+  it('keeps what was proposed after it and whether it was taken', async () => {
+    const advice = { proposal: 'one stage up', stage: 2, accepted: true, at: '2026-11-24T12:30:00Z' };
+    const reply = await send(test.app, 'PUT', `/api/rounds/${round}/advice`, {
+      cookie: club.coach,
+      body: advice,
+    });
+    expect(reply.status).toBe(200);
+    expect((await stored()).advice).toEqual(advice);
+  });
+
+  it.each([
+    ['moored', { done: false, target: 'red 2' }, { value: 1, unit: 'lives' }],
+    ['key-and-lock', { done: true, balls: 3 }, { value: 1, unit: 'hits' }],
+    ['far-shores', { done: false, balls: 2 }, { value: 2, unit: 'balls' }],
+    [
+      'nine-slow',
+      { done: true, opening: { ...OPENING, balls: 2, control: 3, layout: 1 } },
+      { unit: 'points', complete: false },
+    ],
+  ])('of %s is counted by the server by its own method', async (drill, entered, result) => {
+    const id = randomUUID();
+    const made = await send(test.app, 'PUT', `/api/rounds/${id}`, {
+      cookie: club.coach,
+      body: roundBody({
+        drill,
+        stage: 1,
+        tableId: drill === 'moored' ? club.snookerTable : club.poolTable,
+      }),
+    });
+    expect(made.status).toBe(200);
+    const log = logOf({ entered: { ...NOTHING_ENTERED, ...entered }, shots: [BLANK_SHOT] });
+    const reply = await send(test.app, 'PUT', `/api/rounds/${id}/attempts/${randomUUID()}`, {
+      cookie: club.coach,
+      body: attempt({ log }),
+    });
+    expect(reply.status).toBe(201);
+    const told = await send(test.app, 'GET', `/api/rounds/${id}`, { cookie: club.coach });
+    expect((await openRoundSchema.validate(await told.json())).round.result).toMatchObject(result);
   });
 });

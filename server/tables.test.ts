@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
 import { openRoundSchema, roundsSchema } from '../core/records/club.ts';
 import {
   clubTablesSchema,
@@ -195,6 +196,9 @@ describe('a round', () => {
         drill,
         revision: 1,
         stage: 2,
+        ladderStart: 0,
+        seed: 1,
+        lesson: null,
         startedAt: new Date(test.clock.now).toISOString(),
       },
     });
@@ -250,9 +254,9 @@ describe('a round', () => {
           cookie: club.coach,
           body: {
             ordinal,
-            outcome: 'potted',
-            landing: { x: 1.2 + 0.1 * ordinal, y: 0.62 },
-            points: 0,
+            log: logOf({
+              shots: [{ ...BLANK_SHOT, potted: ['1'], landing: { x: 1.2 + 0.1 * ordinal, y: 0.62 } }],
+            }),
             playedAt: new Date(test.clock.now).toISOString(),
           },
         });

@@ -7,12 +7,12 @@ import { Today } from './today/Today.tsx';
 
 const drills = () => import('./drills/DrillList.tsx');
 const designer = () => import('./designer/DesignerPage.tsx');
-const lesson = () => import('./lesson/LessonPage.tsx');
+const startRound = () => import('./lesson/StartRoundPage.tsx');
 const scoring = () => import('./lesson/ScoringPage.tsx');
 
 /** Fetches what is needed at the table before it is asked for, so that it is there without network. */
 export async function fetchTableSide(): Promise<void> {
-  await Promise.all([drills(), lesson(), scoring()]);
+  await Promise.all([drills(), startRound(), scoring()]);
 }
 
 /** Every room is loaded when it is entered, those at the table as soon as the first page stands. */
@@ -53,7 +53,15 @@ export function createRouter() {
               path: '/drills/:slug',
               lazy: async () => ({ Component: (await import('./drills/DrillPage.tsx')).DrillPage }),
             },
-            { path: '/lesson', lazy: async () => ({ Component: (await lesson()).LessonPage }) },
+            {
+              path: '/lesson',
+              lazy: async () => ({ Component: (await import('./lesson/LessonsPage.tsx')).LessonsPage }),
+            },
+            { path: '/lesson/round', lazy: async () => ({ Component: (await startRound()).StartRoundPage }) },
+            {
+              path: '/lesson/:id',
+              lazy: async () => ({ Component: (await import('./lesson/LessonPage.tsx')).LessonPage }),
+            },
             {
               path: '/players',
               lazy: async () => ({ Component: (await import('./players/PlayerList.tsx')).PlayerList }),

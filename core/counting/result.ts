@@ -1,7 +1,20 @@
+/** What the results of rounds are counted in. */
+export const RESULT_UNITS = [
+  'points',
+  'tries',
+  'balls',
+  'lives',
+  'rung',
+  'clears',
+  'hits',
+  'calls',
+  'run',
+] as const;
+
 /** The result of a round by any counting method. */
 export interface RoundResult {
   readonly value: number;
-  readonly unit: 'points' | 'tries' | 'balls' | 'lives' | 'rung' | 'clears' | 'hits' | 'calls' | 'run';
+  readonly unit: (typeof RESULT_UNITS)[number];
   readonly better: 'high' | 'low';
   /** Best that the whole round could give; null where nothing bounds it. */
   readonly maximum: number | null;

@@ -161,3 +161,45 @@ export function roundProgress(
       return plain(countStreak(made, scoring));
   }
 }
+
+/** Attempts of a whole round; undefined where the round's own course ends it. */
+export function attemptsOf({ scoring }: Pick<Drill, 'scoring'>): number | undefined {
+  switch (scoring.method) {
+    case 'balls-made':
+      return scoring.trials;
+    case 'break-points':
+      return scoring.visits;
+    case 'zone-points':
+      return scoring.shots;
+    case 'graded-contact':
+      return scoring.stations;
+    case 'call-it':
+      return scoring.positions;
+    case 'ladder-by-single':
+    case 'clear-or-restart':
+    case 'success-rate':
+    case 'kick':
+    case 'break-score':
+    case 'streak':
+      return scoring.attempts;
+    case 'attempts-to-clear':
+    case 'lives':
+    case 'ladder-by-racks':
+      return undefined;
+  }
+}
+
+/**
+ * The object balls of a layout that has fewer than the drill's: of two suits one with the last ball, else the first of
+ * the text.
+ * @param count undefined for all
+ */
+export function ballsOfAttempt(drill: Drill, count: number | undefined): readonly string[] {
+  const all = objectBalls(drill);
+  if (count === undefined || count >= all.length) return all;
+  const order = drill.task.kind === 'clear' ? drill.task.order : undefined;
+  if (order?.kind !== 'suits') return all.slice(0, count);
+  const suit = order.suits[0] ?? [];
+  const last = all.filter((id) => id === order.last);
+  return [...all.filter((id) => suit.includes(id)).slice(0, count - last.length), ...last];
+}

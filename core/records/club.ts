@@ -3,7 +3,8 @@ import { PRESET_IDS } from '../table/preset.ts';
 import { drillSchema } from './drill.ts';
 import { benchmarkSchema } from './benchmark.ts';
 import { choice, count, finite, instant, pointSchema, text, uuid } from './fields.ts';
-import { OUTCOMES } from './round.ts';
+import { attemptLogSchema, countedSchema } from './attempt.ts';
+import { adviceChoiceSchema, lessonRefSchema, outcome, resultSchema } from './round.ts';
 import { tableStateSchema } from './tableCard.ts';
 
 const UNKNOWN = '${properties} is not a field of this request';
@@ -136,20 +137,31 @@ export const drillRevisionSchema = object({
 export type DrillRevision = InferType<typeof drillRevisionSchema>;
 export const drillRevisionsSchema = array(drillRevisionSchema).required();
 
-const outcome = () => string().strict().required().oneOf(OUTCOMES);
-
 export const attemptSchema = object({
   id: uuid(),
   ordinal: count(1, 100),
+  /** In a word: done, not done, or the cue ball lost. */
   outcome: outcome(),
+  /** Where the cue ball stopped after a single shot that was done, metres. */
   landing: pointSchema.nullable().defined(),
-  points: count(0, 100),
+  points: finite(),
   /** Metres past the plan along the cue ball's way and to its left; null without a landing. */
   along: finite().nullable().defined(),
   across: finite().nullable().defined(),
+  log: attemptLogSchema,
+  counted: countedSchema,
   playedAt: instant(),
+  /** Told otherwise afterwards. */
+  changed: object({ reason: text(200), by: text(80), at: instant() })
+    .nullable()
+    .defined()
+    .default(null),
 }).required();
 export type StoredAttempt = InferType<typeof attemptSchema>;
+
+/** Another entry for a shot that was scored already: the coach settles which one stands. */
+export const conflictSchema = object({ attempt: attemptSchema, by: text(80) }).required();
+export type Conflict = InferType<typeof conflictSchema>;
 
 export const roundSchema = object({
   id: uuid(),
@@ -168,11 +180,15 @@ export const roundSchema = object({
   ownDrill: boolean().strict().default(false),
   revision: count(1, 100_000),
   stage: count(1, 9),
-  shots: count(1, 100),
+  ladderStart: count(0, 21),
+  seed: count(1, 2 ** 31 - 1),
+  lesson: lessonRefSchema.nullable().defined(),
   startedAt: instant(),
   endedAt: instant().nullable().defined(),
   early: boolean().strict().nullable().defined(),
   attempts: array(attemptSchema).required(),
+  result: resultSchema,
+  advice: adviceChoiceSchema.nullable().defined(),
 }).required();
 export type Round = InferType<typeof roundSchema>;
 export const roundsSchema = array(roundSchema).required();
@@ -182,6 +198,9 @@ export const openRoundSchema = object({
   round: roundSchema,
   document: drillSchema,
   tableState: tableStateSchema,
+  /** The shots of an attempt that is not over. */
+  underWay: attemptLogSchema.nullable().defined(),
+  conflicts: array(conflictSchema).required(),
 }).required();
 export type OpenRound = InferType<typeof openRoundSchema>;
 
@@ -192,9 +211,8 @@ export const roundSummarySchema = object({
   drill: text(60),
   stage: count(1, 9),
   table: text(60),
-  points: count(0, 10_000),
+  result: resultSchema,
   played: count(0, 100),
-  shots: count(1, 100),
   startedAt: instant(),
   endedAt: instant().nullable().defined(),
 }).required();
@@ -210,4 +228,8 @@ export type Today = InferType<typeof todaySchema>;
 
 export const benchmarkReplySchema = object({ benchmark: benchmarkSchema.nullable().defined() }).required();
 
-export const storedSchema = object({ attempt: attemptSchema }).required();
+/** What became of an attempt; in conflict it waits beside another entry for the same shot. */
+export const storedSchema = object({
+  attempt: attemptSchema,
+  conflict: boolean().strict().required(),
+}).required();

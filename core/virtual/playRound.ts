@@ -11,7 +11,7 @@ import type { RoundResult } from '../counting/result.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import { planShot } from '../drill/plannedShot.ts';
 import { isPositionDrill } from '../drill/positionDrill.ts';
-import { outcomeOf, roundProgress, type AttemptOutcome } from '../drill/round.ts';
+import { ballsOfAttempt, outcomeOf, roundProgress, type AttemptOutcome } from '../drill/round.ts';
 import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { atStage } from '../drill/stage.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
@@ -133,27 +133,15 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
 /** Clearances, each set up anew; a throw gives another layout each time. */
 function clearances(player: VirtualPlayer, drill: Drill, seed: number): PlayAttempt {
   return ({ number, balls, target }) => {
-    const set = setUp(drill, player.table.preset, seed + number);
-    const all = openedRack(player, ballsOfSetUp(set), drill.rack !== null);
+    const placed = ballsOfSetUp(setUp(drill, player.table.preset, seed + number));
+    const all = openedRack(player, placed, drill.rack !== null);
     const cue = placedCueBall(player, all);
     const objects = all.filter(({ id }) => id !== CUE_BALL);
     if (target !== undefined) return oneOf(player, drill, objects, target, cue);
-    return outcomeOf(playClearance(player, drill, someOf(drill, objects, balls), cue).attempt);
+    const set = ballsOfAttempt(drill, balls);
+    const up = objects.filter(({ id }) => set.includes(id));
+    return outcomeOf(playClearance(player, drill, up, cue).attempt);
   };
-}
-
-/** The balls of a layout that has fewer than the drill's: of two suits one with the last ball, else the first of the text. */
-function someOf(
-  drill: Drill,
-  objects: readonly BallOnTable[],
-  count: number | undefined,
-): readonly BallOnTable[] {
-  if (count === undefined || count >= objects.length) return objects;
-  const order = drill.task.kind === 'clear' ? drill.task.order : undefined;
-  if (order?.kind !== 'suits') return objects.slice(0, count);
-  const suit = order.suits[0] ?? [];
-  const last = objects.filter(({ id }) => id === order.last);
-  return [...objects.filter(({ id }) => suit.includes(id)).slice(0, count - last.length), ...last];
 }
 
 /** A rack that is to be cleared is broken first, by the same player; a break that pots or loses balls is broken again. */

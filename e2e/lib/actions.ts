@@ -2,6 +2,9 @@ import type { Locator, Page } from 'playwright-core';
 import type { Point } from '../../core/math/point.ts';
 import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
 import { planShot } from '../../core/drill/plannedShot.ts';
+import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
+import type { BallOnTable } from '../../core/motion/shot.ts';
+import { simulate } from '../../core/motion/simulate.ts';
 import { openRoundSchema } from '../../core/records/club.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
@@ -17,10 +20,27 @@ export function readDrill(slug: string): PositionDrill {
   return drill;
 }
 
+/** Where a drill's balls are set on one of the demo's pool tables, metres. */
+export function readLayout(slug: string): readonly BallOnTable[] {
+  const text = readFileSync(path.join('library', `${slug}.drill.json`), 'utf8');
+  const drill = drillSchema.validateSync(JSON.parse(text));
+  return ballsOfSetUp(setUp(drill, buildTable('pool-9ft').preset, 1));
+}
+
 /** Where the planned stroke of a drill ends, metres. */
 export function plannedLanding(slug: string): Point {
   const drill = readDrill(slug);
   return planShot(drill, buildTable(drill.table)).landing;
+}
+
+/** Where it ends at another pace, metres. @param factor share of the planned speed */
+export function landingAt(slug: string, factor: number): Point {
+  const drill = readDrill(slug);
+  const { shot } = planShot(drill, buildTable(drill.table));
+  const strike = { ...shot.strike, speed: shot.strike.speed * factor };
+  const cue = simulate({ ...shot, strike }).rest.find(({ id }) => id === strike.ball);
+  if (cue === undefined) throw new Error('no cue ball');
+  return { x: cue.x, y: cue.y };
 }
 
 /** The pixel of the page at which a place of the cloth is drawn. */
@@ -58,12 +78,17 @@ export async function signIn(page: Page, name: RegExp = /Morwenna/): Promise<voi
 }
 
 /** Chooses player and drill in the lesson room and starts; waits until the table is there. */
-export async function startRound(page: Page, player: string, drill = 'harbour-turn'): Promise<void> {
-  await page.goto(`/lesson?drill=${drill}`);
+export async function startRound(
+  page: Page,
+  player: string,
+  drill = 'harbour-turn',
+  stage?: number,
+): Promise<void> {
+  await page.goto(`/lesson/round?drill=${drill}${stage === undefined ? '' : `&stage=${stage}`}`);
   await page.getByRole('combobox', { name: 'Player' }).click();
   await page.getByRole('option', { name: player }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.getByRole('button', { name: /^Potted/ }).waitFor();
+  await page.getByTestId('shot').waitFor();
 }
 
 export function points(page: Page): Locator {

@@ -162,9 +162,10 @@ async function waitUntilReady(url: string, child: ChildProcess, places: Places):
  * Starts a MariaDB of our own on loopback, on a free port, with its own socket and folder, under an unprivileged
  * account; creates it when the folder is new, and recovers it after a crash.
  * @param root the folder that holds all of it
+ * @param wantedPort a free one when left out
  * @throws StartError with a sentence when it will not start
  */
-export async function startDatabase(root: string): Promise<OwnDatabase> {
+export async function startDatabase(root: string, wantedPort?: number): Promise<OwnDatabase> {
   const places = placesIn(root);
   const account = await databaseAccount();
   try {
@@ -178,7 +179,7 @@ export async function startDatabase(root: string): Promise<OwnDatabase> {
     );
   }
   const password = writeInitFile(places, account);
-  const port = await getPort({ host: '127.0.0.1' });
+  const port = wantedPort ?? (await getPort({ host: '127.0.0.1' }));
   rmSync(places.socket, { force: true });
   const child = spawn(
     'mariadbd',

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { callsSchema } from '../../core/records/call.ts';
+import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson.ts';
+import { progressSchema } from '../../core/records/progress.ts';
 import { playersSchema, roundsSchema } from '../../core/records/club.ts';
 import { createTestApp, cookieOf, post, send, type TestApp } from '../testing/club.ts';
 import { loadDemo } from './load.ts';
@@ -72,4 +74,59 @@ it('lets each of its sign-ins in', async () => {
   for (const { email, password } of DEMO_SIGN_INS) {
     expect((await post(test.app, '/api/sign-in', { email, password })).status).toBe(200);
   }
+});
+
+it('has an evening that is over, with its rounds, and one that waits', async () => {
+  const lessons = await lessonsSchema.validate(
+    await (await send(test.app, 'GET', '/api/lessons', { cookie })).json(),
+  );
+  expect(lessons.map(({ document }) => document.endedAt === null)).toEqual([true, false]);
+  const over = lessons[1];
+  const reply = await send(test.app, 'GET', `/api/lessons/${over?.id ?? ''}`, { cookie });
+  const { rounds } = await lessonWithRoundsSchema.validate(await reply.json());
+  expect(rounds.map(({ drill }) => drill).sort()).toEqual([
+    'frozen-pair',
+    'frozen-pair',
+    'harbour-turn',
+    'harbour-turn',
+  ]);
+  expect(rounds.every(({ result }) => result.complete)).toBe(true);
+});
+
+async function progressOf(name: string) {
+  const players = await playersSchema.validate(
+    await (await send(test.app, 'GET', '/api/players', { cookie })).json(),
+  );
+  const id = players.find((player) => player.name === name)?.id ?? '';
+  const response = await send(test.app, 'GET', `/api/players/${id}/progress`, { cookie });
+  return progressSchema.validate(await response.json());
+}
+
+it('rates its players near the level at which they were played, and says where they go', async () => {
+  const control = async (name: string) =>
+    (await progressOf(name)).ratings.find(({ skill }) => skill === 'cue-ball control');
+  const [wren, pim, bede] = await Promise.all(['Wren Sallow', 'Pim Thorncot', 'Bede Harrow'].map(control));
+  // Wren climbs from 34 to 62, recent rounds weigh more; Pim is in the first week at 6 to 12; Bede is at 78 to 84.
+  expect(wren).toMatchObject({ course: 'up' });
+  expect(wren?.rating).toBeGreaterThan(42);
+  expect(wren?.rating).toBeLessThan(68);
+  expect(pim?.rating).toBeLessThan(25);
+  expect(bede?.rating).toBeGreaterThan(68);
+  expect((pim?.high ?? 0) - (pim?.low ?? 0)).toBeGreaterThan((wren?.high ?? 0) - (wren?.low ?? 0));
+  const junia = await progressOf('Junia Marsh');
+  expect(junia.ratings.find(({ skill }) => skill === 'cue-ball control')?.comeback).toBe(true);
+});
+
+it('takes a period in days, and refuses what is none', async () => {
+  const [player] = await playersSchema.validate(
+    await (await send(test.app, 'GET', '/api/players', { cookie })).json(),
+  );
+  const ask = (days: string) =>
+    send(test.app, 'GET', `/api/players/${player?.id ?? ''}/progress?days=${days}`, { cookie });
+  const year = await progressSchema.validate(await (await ask('365')).json());
+  const month = await progressSchema.validate(await (await ask('30')).json());
+  const rounds = (progress: typeof year) => progress.kinds.reduce((sum, kind) => sum + kind.rounds, 0);
+  expect(rounds(month)).toBeGreaterThan(0);
+  expect(rounds(month)).toBeLessThan(rounds(year));
+  for (const bad of ['0', '1.5', 'month', '99999']) expect((await ask(bad)).status).toBe(400);
 });

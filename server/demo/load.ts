@@ -6,11 +6,11 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { executionErrorAt, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
+import { BLANK_SHOT, logOf } from '../../core/records/attempt.ts';
 import type { StoredAttempt } from '../../core/records/club.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
-import { reviewLanding } from '../../core/scoring/landing.ts';
-import { zonePoints } from '../../core/scoring/zonePoints.ts';
+import { virtualRounds } from '../../core/virtual/playRound.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { hashPassword } from '../auth/password.ts';
@@ -20,19 +20,23 @@ import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
-import { endRound, insertRound } from '../db/queries/rounds.ts';
+import { endRound, insertRound, type NewRoundRow } from '../db/queries/rounds.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { inTransaction } from '../db/pool.ts';
 import { planFor } from '../drills/plans.ts';
+import { countFor, resultOf } from '../rounds/counting.ts';
 import {
   DEMO_CLUB,
   DEMO_COACHES,
+  DEMO_OTHER_ROUNDS,
   DEMO_PLAYER_SIGN_IN,
   DEMO_PLAYERS,
   type Career,
   type DemoPlayer,
 } from './people.ts';
 import { callPositions } from './calls.ts';
+import { lessonOf, storeLessons } from './lessons.ts';
+import { storeVirtualRound } from './rounds.ts';
 import { DEMO_TABLES, type DemoTable } from './tables.ts';
 
 const SEED = 4610;
@@ -103,6 +107,8 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
         });
       }
     }
+    await storeLessons(db, { clubId, now, idOf });
+    await playOtherRounds(db, { clubId, drills, now });
     const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
     for (const entry of drills.filter(({ document }) => played.has(document.slug))) {
       await storeBenchmarks(db, entry, tableOfCard(homeOf(entry).card, null));
@@ -185,12 +191,14 @@ async function playCareer(db: PoolConnection, options: CareerOptions): Promise<v
         rating,
         startedAt,
         id: idOf(`${player.name} ${slug} ${String(k)}`),
+        lesson: share === 1 ? lessonOf(idOf, player.name, slug) : null,
       });
     }
   }
 }
 
 interface DemoRound extends CareerOptions {
+  readonly lesson: NewRoundRow['lesson'];
   readonly id: string;
   readonly entry: StoredDrill;
   readonly table: DemoTable;
@@ -210,11 +218,12 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   }
   const plan = planFor(entry, stageNumber, table);
   const shots = document.scoring.shots;
+  const coach = idOf(DEMO_COACHES[document.table === 'pool-9ft' ? 0 : 1].name);
   await insertRound(db, {
     id: round.id,
     clubId: round.clubId,
     playerId: idOf(round.player.name),
-    recordedBy: idOf(DEMO_COACHES[document.table === 'pool-9ft' ? 0 : 1].name),
+    recordedBy: coach,
     tableId: idOf(round.table.name),
     tableRevision: 1,
     conditionsId: null,
@@ -223,26 +232,81 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
     drill: document.slug,
     revision: entry.revision,
     stage: stageNumber,
-    shots,
+    ladderStart: 0,
+    seed: 1,
+    lesson: round.lesson,
     startedAt: new Date(round.startedAt),
   });
   const error = executionErrorAt(round.rating, plan.shot.table.preset.game);
   const task = { object: document.task.pot, pocket: document.task.pocket };
+  const attempts: StoredAttempt[] = [];
   for (let ordinal = 1; ordinal <= shots; ordinal++) {
     const { outcome, landing } = playOnce(executed(plan.shot, error, random), task);
-    const potted = outcome === 'potted';
-    const review = potted ? reviewLanding(plan, landing) : undefined;
-    const attempt: StoredAttempt = {
-      id: idOf(`${round.id} ${String(ordinal)}`),
-      ordinal,
-      outcome,
-      landing: potted ? landing : null,
-      points: zonePoints(outcome, potted ? landing : null, plan.window, stage.bands),
-      along: review?.along ?? null,
-      across: review?.across ?? null,
-      playedAt: new Date(round.startedAt + ordinal * SECONDS_PER_SHOT * 1000).toISOString(),
-    };
-    await insertAttempt(db, round.id, attempt);
+    const fell = outcome === 'potted';
+    const log = logOf({
+      shots: [
+        {
+          ...BLANK_SHOT,
+          ball: task.object,
+          pocket: task.pocket,
+          potted: fell ? [task.object] : [],
+          inOff: outcome === 'in-off',
+          landing: fell ? landing : null,
+        },
+      ],
+    });
+    const id = idOf(`${round.id} ${String(ordinal)}`);
+    const playedAt = new Date(round.startedAt + ordinal * SECONDS_PER_SHOT * 1000).toISOString();
+    const attempt = countFor(entry, { table }, { stage: stageNumber }, { id, ordinal, log, playedAt });
+    attempts.push(attempt);
+    await insertAttempt(db, round.id, attempt, { recordedBy: coach, contested: false });
   }
-  await endRound(db, round.id, new Date(round.startedAt + (shots + 1) * SECONDS_PER_SHOT * 1000), false);
+  await endRound(db, round.id, {
+    at: new Date(round.startedAt + (shots + 1) * SECONDS_PER_SHOT * 1000),
+    early: false,
+    result: resultOf(entry, { stage: stageNumber, ladderStart: 0 }, attempts),
+  });
+}
+
+interface OtherRounds {
+  readonly clubId: string;
+  readonly drills: readonly StoredDrill[];
+  readonly now: number;
+}
+
+/** Clearances, plants and the like: each drill planned once, then played round by round over the weeks. */
+async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: OtherRounds): Promise<void> {
+  for (const { player, level, drill, rounds, from, to } of DEMO_OTHER_ROUNDS) {
+    const entry = drills.find(({ document }) => document.slug === drill);
+    if (entry === undefined) throw new Error(`loadDemo: there is no drill ${drill}`);
+    const home = homeOf(entry);
+    const table = tableOfCard(home.card, null);
+    const played = virtualRounds(entry.document, 1, table, level);
+    for (let k = 0; k < rounds; k++) {
+      const name = `${player} ${drill} ${String(k)}`;
+      const daysAgo = from + ((to - from) * k) / (rounds - 1);
+      const day = Math.floor((now - daysAgo * DAY_MS) / DAY_MS) * DAY_MS;
+      const row = {
+        id: idOf(name),
+        clubId,
+        playerId: idOf(player),
+        recordedBy: idOf(DEMO_COACHES[home.card.preset === 'pool-9ft' ? 0 : 1].name),
+        tableId: idOf(home.name),
+        tableRevision: 1,
+        conditionsId: null,
+        tableFingerprint: tableFingerprint(table),
+        drillOwner: entry.owner,
+        drill,
+        revision: entry.revision,
+        stage: 1,
+        ladderStart: 0,
+        seed: SEED + k,
+        lesson: k === rounds - 1 ? lessonOf(idOf, player, drill) : null,
+        startedAt: new Date(Math.min(day + 18.5 * 3_600_000, now - 3_600_000)),
+      };
+      const seed = SEED + k;
+      const attemptId = (ordinal: number) => idOf(`${name} ${String(ordinal)}`);
+      await storeVirtualRound(db, row, { entry, table, rounds: played, seed, idOf: attemptId });
+    }
+  }
 }

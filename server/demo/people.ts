@@ -1,3 +1,4 @@
+import type { LevelName } from '../../core/player/levels.ts';
 import type { Player, Welcome } from '../../core/records/club.ts';
 
 export const DEMO_CLUB = 'Kittiwake Ferry Hall';
@@ -21,6 +22,24 @@ export interface DemoPlayer {
   readonly career: Career;
 }
 
+/** Rounds of drills that are counted otherwise than by landings, by virtual players of one level. */
+export const DEMO_OTHER_ROUNDS: readonly {
+  readonly player: string;
+  readonly level: LevelName;
+  readonly drill: string;
+  readonly rounds: number;
+  /** Days ago of the first and the last. */
+  readonly from: number;
+  readonly to: number;
+}[] = [
+  { player: 'Wren Sallow', level: 'team', drill: 'frozen-pair', rounds: 6, from: 60, to: 1 },
+  { player: 'Wren Sallow', level: 'team', drill: 'far-shores', rounds: 4, from: 50, to: 4 },
+  { player: 'Idris Pell', level: 'team', drill: 'frozen-pair', rounds: 4, from: 40, to: 1 },
+  { player: 'Idris Pell', level: 'team', drill: 'far-shores', rounds: 4, from: 45, to: 6 },
+  { player: 'Osric Vane', level: 'match', drill: 'moored', rounds: 5, from: 40, to: 4 },
+  { player: 'Osric Vane', level: 'match', drill: 'three-red-break', rounds: 3, from: 30, to: 6 },
+];
+
 const POOL = ['anchor-drop', 'harbour-turn', 'back-to-the-quay'];
 const SNOOKER = ['held-for-the-black', 'round-to-the-blue', 'drawn-back-for-the-blue'];
 
@@ -43,7 +62,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
     hand: 'right',
     drills: POOL,
     from: 160,
-    to: 2,
+    to: 1,
     roundsPerDrill: 20,
     career: [
       [0, 30],

@@ -10,7 +10,12 @@ import { isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
+import { playerProgress } from '../players/progress.ts';
+import { withResult } from '../rounds/counting.ts';
 
+/** Progress is told over a year, or over another period up to ten. */
+const PERIOD_DAYS = 365;
+const LONGEST_PERIOD_DAYS = 3_650;
 /** So many of a player's newest calls are given. */
 const CALLS_SHOWN = 200;
 
@@ -67,7 +72,20 @@ export function playerRoutes(deps: Dependencies) {
   app.get('/:id/rounds', async (c) => {
     const viewer = c.get('viewer');
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
-    return c.json(await listRoundsOfPlayer(deps.pool, viewer.clubId, player.id));
+    const rounds = await listRoundsOfPlayer(deps.pool, viewer.clubId, player.id);
+    return c.json(await Promise.all(rounds.map((round) => withResult(deps.pool, viewer.clubId, round))));
+  });
+
+  app.get('/:id/progress', async (c) => {
+    const viewer = c.get('viewer');
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    const now = deps.now();
+    const days = Number(c.req.query('days') ?? PERIOD_DAYS);
+    if (!Number.isInteger(days) || days < 1 || days > LONGEST_PERIOD_DAYS) {
+      throw new Refusal(400, `days must be 1 to ${String(LONGEST_PERIOD_DAYS)}`, 'days');
+    }
+    const period = { from: new Date(now - days * 86_400_000), to: new Date(now) };
+    return c.json(await playerProgress(deps.pool, { clubId: viewer.clubId, id: player.id }, period));
   });
 
   app.get('/:id/calls', async (c) => {

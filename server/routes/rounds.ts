@@ -1,53 +1,65 @@
+import { isDeepStrictEqual } from 'node:util';
 import { Hono } from 'hono';
-import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage, tablesOf } from '../../core/drill/stage.ts';
-import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { tablesOf } from '../../core/drill/stage.ts';
 import type { OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
 import {
+  adviceChoiceSchema,
+  attemptChangeSchema,
+  attemptNotesSchema,
   endRoundSchema,
   newAttemptSchema,
   newRoundSchema,
-  type NewAttempt,
+  settleSchema,
+  underWaySchema,
 } from '../../core/records/round.ts';
-import { InvalidShotError } from '../../core/motion/validate.ts';
-import { reviewLanding } from '../../core/scoring/landing.ts';
-import { zonePoints } from '../../core/scoring/zonePoints.ts';
-import { mostPoints } from '../../core/counting/bands.ts';
-import type { SignedIn } from '../auth/session.ts';
-import { findAttempt, insertAttempt, setUndone } from '../db/queries/attempts.ts';
+import { requireCoach, type SignedIn } from '../auth/session.ts';
+import {
+  changeAttempt,
+  findAttempt,
+  findStanding,
+  insertAttempt,
+  letStand,
+  listConflicts,
+  noteAttempt,
+  setUndone,
+  type KnownAttempt,
+} from '../db/queries/attempts.ts';
 import {
   completeRound,
   endRound,
   findRoundHead,
+  findUnderWay,
   insertRound,
+  lockRound,
   reopenRound,
+  storeAdvice,
+  storeResult,
+  storeUnderWay,
   type RoundHead,
 } from '../db/queries/rounds.ts';
-import { LIBRARY, ownerOf, type StoredDrill } from '../db/queries/drills.ts';
-import { inTransaction, isDuplicate } from '../db/pool.ts';
+import { ownerOf } from '../db/queries/drills.ts';
+import { inTransaction, isDuplicate, type Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
-import { planFor, revisionOf } from '../drills/plans.ts';
+import { revisionOf } from '../drills/plans.ts';
 import { stateOf, type PlayedTable } from '../tables/states.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
+import {
+  countFor,
+  drillOfRound,
+  requireOnCloth,
+  requirePlayable,
+  resultOf,
+  withResult,
+} from '../rounds/counting.ts';
+import { visibleLesson } from '../lessons/visible.ts';
 import { visiblePlayer } from './players.ts';
 
-/** A tap may be a little off the cloth, metres. */
-const TAP_SLACK = 0.002;
-
-/** A round is opened only where its shots can be counted: the planned stroke must do its work on this table. */
-function requirePlayable(entry: StoredDrill, stage: number, { table }: PlayedTable): void {
-  try {
-    planFor(entry, stage, table);
-  } catch (error) {
-    const known =
-      error instanceof UnplayableDrillError ||
-      error instanceof InvalidShotError ||
-      error instanceof RangeError;
-    if (!known) throw error;
-    throw new Refusal(400, `tableId: not on this table, for ${error.message}`, 'tableId');
-  }
+/** Whether two values are the same once they are sent: what is undefined is not there. */
+function isSame(a: unknown, b: unknown): boolean {
+  const sent = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+  return isDeepStrictEqual(sent(a), sent(b));
 }
 
 export function roundRoutes(deps: Dependencies) {
@@ -62,13 +74,6 @@ export function roundRoutes(deps: Dependencies) {
     return round;
   }
 
-  async function drillOf({ clubId }: Viewer, round: RoundHead) {
-    const owner = round.ownDrill ? clubId : LIBRARY;
-    const entry = await revisionOf(deps.pool, owner, round.drill, round.revision);
-    if (entry === undefined) throw notFound('the drill of this round');
-    return entry;
-  }
-
   /** The table as it was when the round was opened. */
   async function tableOf(viewer: Viewer, round: RoundHead): Promise<PlayedTable> {
     const played = await stateOf(deps.pool, viewer.clubId, round.table);
@@ -76,55 +81,23 @@ export function roundRoutes(deps: Dependencies) {
     return played;
   }
 
-  /** Checks an attempt against its round and counts it: points, and how far from the plan it ended. */
-  async function count(
-    viewer: Viewer,
-    round: RoundHead,
-    id: string,
-    attempt: NewAttempt,
-  ): Promise<StoredAttempt> {
-    const entry = await drillOf(viewer, round);
-    const stage = entry.document.stages[round.stage - 1];
-    if (stage === undefined) throw notFound('the stage of this round');
-    if (attempt.ordinal > round.shots) {
-      throw new Refusal(400, `ordinal must be at most ${String(round.shots)}`, 'ordinal');
-    }
-    if (attempt.points > mostPoints(stage.bands)) {
-      throw new Refusal(400, `points must be at most ${String(mostPoints(stage.bands))}`, 'points');
-    }
-    if (attempt.outcome !== 'potted') {
-      if (attempt.landing !== null) throw new Refusal(400, 'landing is only for a pot', 'landing');
-      return { id, ...attempt, points: 0, along: null, across: null };
-    }
-    if (attempt.landing === null) throw new Refusal(400, 'landing is missing', 'landing');
-    const { table } = await tableOf(viewer, round);
-    const plan = planFor(entry, round.stage, table);
-    const inset = table.preset.cueBallRadius - TAP_SLACK;
-    const { landing } = attempt;
-    for (const [axis, size] of [
-      ['x', table.length],
-      ['y', table.width],
-    ] as const) {
-      if (landing[axis] < inset || landing[axis] > size - inset) {
-        throw new Refusal(400, `landing.${axis} is off the table`, `landing.${axis}`);
-      }
-    }
-    const review = reviewLanding(plan, landing);
-    return {
-      id,
-      ...attempt,
-      landing,
-      points: zonePoints('potted', landing, plan.window, stage.bands),
-      along: review.along,
-      across: review.across,
-    };
-  }
-
   /** All that a device needs to go on with a round. */
   async function openRoundOf(viewer: Viewer, head: RoundHead): Promise<OpenRound> {
     const { state } = await tableOf(viewer, head);
-    const { document } = await drillOf(viewer, head);
-    return { round: await completeRound(deps.pool, head), document, tableState: state };
+    const { document } = await drillOfRound(deps.pool, viewer.clubId, head);
+    return {
+      round: await withResult(deps.pool, viewer.clubId, await completeRound(deps.pool, head)),
+      document,
+      tableState: state,
+      underWay: await findUnderWay(deps.pool, head.id),
+      conflicts: [...(await listConflicts(deps.pool, head.id))],
+    };
+  }
+
+  /** The result of a round as its attempts stand now. */
+  async function currentResult(db: Database, viewer: Viewer, head: RoundHead) {
+    const { attempts } = await completeRound(db, head);
+    return resultOf(await drillOfRound(db, viewer.clubId, head), head, attempts);
   }
 
   app.put('/:id', async (c) => {
@@ -148,8 +121,7 @@ export function roundRoutes(deps: Dependencies) {
       throw new Refusal(400, 'stage is not one of the drill', 'stage');
     }
     requirePlayable(entry, body.stage, played);
-    const drill = atStage(entry.document, body.stage);
-    if (!isPositionDrill(drill)) throw new Refusal(400, 'drill is not scored shot by shot', 'drill');
+    if (body.lesson !== null) await visibleLesson(deps, viewer, body.lesson.id);
     await insertRound(deps.pool, {
       id,
       clubId: viewer.clubId,
@@ -163,7 +135,9 @@ export function roundRoutes(deps: Dependencies) {
       drill: body.drill,
       revision: body.revision,
       stage: body.stage,
-      shots: drill.scoring.shots,
+      ladderStart: body.ladderStart,
+      seed: body.seed,
+      lesson: body.lesson,
       startedAt: new Date(body.startedAt),
     });
     return c.json(await openRoundOf(viewer, await visibleRound(viewer, id)));
@@ -175,59 +149,162 @@ export function roundRoutes(deps: Dependencies) {
   });
 
   app.post('/:id/end', async (c) => {
-    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
     const body = await readBody(c, endRoundSchema);
-    await endRound(deps.pool, round.id, new Date(body.endedAt), body.early);
+    await inTransaction(deps.pool, async (db) => {
+      await lockRound(db, round.id);
+      const result = await currentResult(db, viewer, round);
+      await endRound(db, round.id, { at: new Date(body.endedAt), early: body.early, result });
+    });
+    return c.json({});
+  });
+
+  app.put('/:id/under-way', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const { log, at } = await readBody(c, underWaySchema);
+    await storeUnderWay(deps.pool, round.id, log, new Date(at));
+    return c.json({});
+  });
+
+  app.put('/:id/advice', async (c) => {
+    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    await storeAdvice(deps.pool, round.id, await readBody(c, adviceChoiceSchema));
     return c.json({});
   });
 
   app.put('/:id/attempts/:attempt', async (c) => {
-    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
     const id = requireUuid(c.req.param('attempt'), 'attempt');
     const body = await readBody(c, newAttemptSchema);
+    const known = await findAttempt(deps.pool, id);
+    if (known !== undefined) return c.json(await sentAgain(round, known));
+    const entry = await drillOfRound(deps.pool, viewer.clubId, round);
+    const played = await tableOf(viewer, round);
+    requireOnCloth(body, played);
+    const attempt = countFor(entry, played, round, { id, ...body });
     if (round.endedAt === null) {
-      const attempt = await count(c.get('viewer'), round, id, body);
       try {
-        await insertAttempt(deps.pool, round.id, attempt);
-        return c.json({ attempt }, 201);
+        await insertAttempt(deps.pool, round.id, attempt, { recordedBy: viewer.id, contested: false });
+        return c.json({ attempt, conflict: false }, 201);
       } catch (error) {
         if (!isDuplicate(error)) throw error;
       }
     }
-    return c.json({ attempt: await alreadyThere(round, id, body.ordinal) });
+    return c.json(await besideAnother(viewer, round, attempt));
   });
 
-  /**
-   * What becomes of an attempt that is not new, or comes after the end: sent again it is there already, taken back
-   * it is brought back, and another one for the same shot is refused.
-   */
-  async function alreadyThere(round: RoundHead, id: string, ordinal: number): Promise<StoredAttempt> {
-    const known = await findAttempt(deps.pool, id);
-    if (known !== undefined && known.roundId !== round.id) {
+  /** An attempt whose id is known: it is there already, or was taken back and comes again. */
+  async function sentAgain(round: RoundHead, known: KnownAttempt) {
+    const { attempt } = known;
+    if (known.roundId !== round.id) {
       throw new Refusal(409, 'attempt has an id that another attempt has', 'attempt');
     }
-    if (known !== undefined && !known.undone) return known.attempt;
+    if (known.contested || !known.undone) return { attempt, conflict: known.contested };
     if (round.endedAt !== null) throw new Refusal(409, 'this round has ended', 'round');
-    const taken = new Refusal(409, `shot ${String(ordinal)} of this round is already scored`, 'ordinal');
-    if (known === undefined) throw taken;
     try {
-      await setUndone(deps.pool, id, null);
-      return known.attempt;
+      await setUndone(deps.pool, attempt.id, null);
     } catch (error) {
-      throw isDuplicate(error) ? taken : error;
+      if (!isDuplicate(error)) throw error;
+      const taken = `shot ${String(attempt.ordinal)} of this round is already scored`;
+      throw new Refusal(409, taken, 'ordinal');
     }
+    return { attempt, conflict: false };
+  }
+
+  /** A second entry for a shot: the same told twice is one, another one waits until the coach settles it. */
+  async function besideAnother(viewer: Viewer, round: RoundHead, attempt: StoredAttempt) {
+    const standing = await findStanding(deps.pool, round.id, attempt.ordinal);
+    if (standing !== undefined && isSame(standing.attempt.log, attempt.log)) {
+      return { attempt: standing.attempt, conflict: false };
+    }
+    try {
+      await insertAttempt(deps.pool, round.id, attempt, { recordedBy: viewer.id, contested: true });
+    } catch (error) {
+      // Sent twice at the same time: the other one has stored it.
+      if (!isDuplicate(error)) throw error;
+    }
+    return { attempt, conflict: true };
+  }
+
+  async function attemptOf(round: RoundHead, id: string): Promise<KnownAttempt> {
+    const known = await findAttempt(deps.pool, requireUuid(id, 'attempt'));
+    if (known === undefined || known.roundId !== round.id) throw notFound('this attempt');
+    return known;
   }
 
   app.delete('/:id/attempts/:attempt', async (c) => {
     const round = await visibleRound(c.get('viewer'), c.req.param('id'));
-    const known = await findAttempt(deps.pool, requireUuid(c.req.param('attempt'), 'attempt'));
-    if (known === undefined || known.roundId !== round.id) throw notFound('this attempt');
+    const known = await attemptOf(round, c.req.param('attempt'));
     // A shot taken back opens a round that was over again.
     await inTransaction(deps.pool, async (db) => {
       if (!known.undone) await setUndone(db, known.attempt.id, new Date(deps.now()));
-      await reopenRound(db, round.id);
+      if (!known.contested) await reopenRound(db, round.id);
     });
     return c.json({});
+  });
+
+  /** A past attempt told otherwise: counted anew, with the reason, and what it was is kept. */
+  app.post('/:id/attempts/:attempt/changes', async (c) => {
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
+    const { attempt: before, undone } = await attemptOf(round, c.req.param('attempt'));
+    if (undone) throw new Refusal(409, 'this attempt was taken back', 'attempt');
+    const { log, reason, changedAt } = await readBody(c, attemptChangeSchema);
+    const { id, ordinal, playedAt } = before;
+    const entry = await drillOfRound(deps.pool, viewer.clubId, round);
+    const played = await tableOf(viewer, round);
+    requireOnCloth({ log }, played);
+    const counted = countFor(entry, played, round, { id, ordinal, log, playedAt });
+    const attempt = { ...counted, changed: { reason, by: viewer.name, at: changedAt } };
+    await inTransaction(deps.pool, async (db) => {
+      await lockRound(db, round.id);
+      await changeAttempt(db, attempt, { by: viewer.id, reason, at: new Date(changedAt) });
+      await storeResult(db, round.id, await currentResult(db, viewer, round));
+    });
+    return c.json({ attempt, conflict: false });
+  });
+
+  /** More about an attempt that changes nothing of what it came to. */
+  app.put('/:id/attempts/:attempt/notes', async (c) => {
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
+    const { attempt: before } = await attemptOf(round, c.req.param('attempt'));
+    const { log } = await readBody(c, attemptNotesSchema);
+    const played = await tableOf(viewer, round);
+    requireOnCloth({ log }, played);
+    const entry = await drillOfRound(deps.pool, viewer.clubId, round);
+    const { id, ordinal, playedAt, changed } = before;
+    const attempt = { ...countFor(entry, played, round, { id, ordinal, log, playedAt }), changed };
+    if (!isSame(attempt.counted, before.counted)) {
+      throw new Refusal(409, 'log would change the score: that needs a reason', 'log');
+    }
+    await noteAttempt(deps.pool, attempt);
+    return c.json({ attempt, conflict: false });
+  });
+
+  /** Of two entries for one shot the coach says which one stands; the other is taken back, not lost. */
+  app.post('/:id/attempts/:attempt/settle', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const round = await visibleRound(viewer, c.req.param('id'));
+    const { attempt: other, contested } = await attemptOf(round, c.req.param('attempt'));
+    if (!contested) throw new Refusal(409, 'this attempt is not contested', 'attempt');
+    const { keep } = await readBody(c, settleSchema);
+    const now = new Date(deps.now());
+    await inTransaction(deps.pool, async (db) => {
+      await lockRound(db, round.id);
+      if (keep === 'stored') {
+        await setUndone(db, other.id, now);
+        return;
+      }
+      const standing = await findStanding(db, round.id, other.ordinal);
+      if (standing !== undefined) await setUndone(db, standing.attempt.id, now);
+      await letStand(db, other.id);
+      await storeResult(db, round.id, await currentResult(db, viewer, round));
+    });
+    return c.json(await openRoundOf(viewer, await visibleRound(viewer, round.id)));
   });
 
   return app;

@@ -2,8 +2,9 @@ import { Hono } from 'hono';
 import type { Today } from '../../core/records/club.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { listPlayers } from '../db/queries/people.ts';
-import { listSummaries } from '../db/queries/rounds.ts';
+import { listNewest } from '../db/queries/rounds.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { summaryOf } from '../rounds/counting.ts';
 
 const SHOWN = 6;
 
@@ -14,9 +15,13 @@ export function todayRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const playerId = viewer.role === 'coach' ? undefined : viewer.id;
     const players = await listPlayers(deps.pool, viewer.clubId);
+    const newest = async (ended: boolean) => {
+      const rounds = await listNewest(deps.pool, viewer.clubId, { ended, playerId, limit: SHOWN });
+      return Promise.all(rounds.map((round) => summaryOf(deps.pool, viewer.clubId, round)));
+    };
     const today: Today = {
-      open: await listSummaries(deps.pool, viewer.clubId, { ended: false, playerId, limit: SHOWN }),
-      recent: await listSummaries(deps.pool, viewer.clubId, { ended: true, playerId, limit: SHOWN }),
+      open: await newest(false),
+      recent: await newest(true),
       waiting: players
         .filter((player) => !player.archived && (playerId === undefined || player.id === playerId))
         .sort((a, b) => (a.lastRoundAt ?? '').localeCompare(b.lastRoundAt ?? ''))

@@ -13,6 +13,8 @@ import {
   welcomeSchema,
   type Viewer,
 } from '../../core/records/club.ts';
+import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson.ts';
+import { progressSchema } from '../../core/records/progress.ts';
 import { callsSchema } from '../../core/records/call.ts';
 import {
   clubTablesSchema,
@@ -86,6 +88,25 @@ export const playerRoundsQuery = (id: string) =>
   queryOptions({
     queryKey: ['players', id, 'rounds'],
     queryFn: () => get(`/players/${id}/rounds`, roundsSchema),
+  });
+
+/** Ratings and courses over a year. */
+export const playerProgressQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['players', id, 'progress'],
+    queryFn: () => get(`/players/${id}/progress`, progressSchema),
+  });
+
+export const lessonsQuery = queryOptions({
+  queryKey: ['lessons'],
+  queryFn: () => get('/lessons', lessonsSchema),
+});
+
+/** A lesson with its rounds. */
+export const lessonQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['lessons', id],
+    queryFn: () => get(`/lessons/${id}`, lessonWithRoundsSchema),
   });
 
 export const playerCallsQuery = (id: string) =>

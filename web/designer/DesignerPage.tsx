@@ -21,7 +21,10 @@ export function DesignerPage() {
   const [params] = useSearchParams();
   const viewer = useViewer();
   const source = slug ?? params.get('from');
-  const key = draftKey(viewer.clubId, slug ?? (source === null ? 'new' : `like ${source}`));
+  const key = draftKey(
+    viewer.clubId,
+    slug ?? params.get('draft') ?? (source === null ? 'new' : `like ${source}`),
+  );
   const query = drillQuery(source ?? '');
   const entry = useQuery({ ...query, enabled: source !== null });
   const kept = useQuery({

@@ -3,6 +3,8 @@ import type { Drill } from '../../core/records/drill.ts';
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import { objectBalls } from '../../core/drill/round.ts';
 import { POCKET_NAMES, type PocketName } from '../../core/table/pockets.ts';
+import { pocketWords } from '../words/places.ts';
+import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
 
 interface OneOfProps<T extends string> {
@@ -10,17 +12,25 @@ interface OneOfProps<T extends string> {
   readonly value: T;
   readonly values: readonly T[];
   readonly onChange: (value: T) => void;
+  /** What is shown for a value; the value itself by default. */
+  readonly wordOf?: (value: T) => string;
 }
 
 /** One of some words. */
-export function OneOf<T extends string>({ label, value, values, onChange }: OneOfProps<T>) {
+export function OneOf<T extends string>({
+  label,
+  value,
+  values,
+  onChange,
+  wordOf = (each) => each.replaceAll('-', ' '),
+}: OneOfProps<T>) {
   return (
     <Select
       label={label}
       size="xs"
       allowDeselect={false}
       style={{ flex: 1 }}
-      data={values.map((each) => ({ value: each, label: capital(each.replaceAll('-', ' ')) }))}
+      data={values.map((each) => ({ value: each, label: capital(wordOf(each)) }))}
       value={value}
       onChange={(chosen) => {
         const known = values.find((each) => each === chosen);
@@ -57,7 +67,16 @@ interface PocketFieldProps {
 }
 
 export function PocketField({ label, value, onChange }: PocketFieldProps) {
-  return <OneOf label={label} value={value} values={POCKET_NAMES} onChange={onChange} />;
+  const { vocabulary } = useWords();
+  return (
+    <OneOf
+      label={label}
+      value={value}
+      values={POCKET_NAMES}
+      onChange={onChange}
+      wordOf={(pocket) => pocketWords(pocket, vocabulary)}
+    />
+  );
 }
 
 interface ListFieldProps {

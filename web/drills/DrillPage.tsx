@@ -151,7 +151,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
         {position !== undefined && (
           <Button
             component={Link}
-            to={`/lesson?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
+            to={`/lesson/round?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
             size="lg"
             className="no-print"
           >

@@ -1,16 +1,9 @@
 import { List, Text, Title } from '@mantine/core';
-import type { Caution, Drill, School } from '../../core/records/drill.ts';
+import type { Drill, School } from '../../core/records/drill.ts';
+import { CAUTION_WORDS } from '../words/cautionWords.ts';
 import { marksInWords, rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { schoolCard } from './schools.ts';
-
-const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
-  'raised butt':
-    'A raised butt can send a ball off the table: clear the landing side, mind eyes and glass; house rules win.',
-  'hard break': 'A hard break can send a ball off the table: clear the landing side, mind eyes and glass.',
-  rest: 'Hold the rest firmly on the cloth.',
-  repetition: 'Long repetitions tire: pause, and stop on pain.',
-};
 
 /** What is asked, under which rules, and how it counts. */
 export function DrillRules({ drill, stage }: { readonly drill: Drill; readonly stage: number }) {

@@ -1,4 +1,5 @@
 import type { Mark } from '../../core/motion/marks.ts';
+import { pocketWords } from '../words/places.ts';
 import { CUE } from './labShot.ts';
 import { capital, termIn, type Vocabulary } from '../words/vocabulary.ts';
 
@@ -31,7 +32,7 @@ export function eventWords(mark: Mark, vocabulary: Vocabulary): string {
     case 'ball-cushion':
       return `${ball} hits ${cushionWord(mark, vocabulary)}`;
     case 'pocket':
-      return `${ball} falls into the ${event.pocket.replace('-', ' ')} pocket`;
+      return `${ball} falls into the ${pocketWords(event.pocket, vocabulary)} pocket`;
     case 'rolling':
       return `${ball} begins to roll`;
     case 'rest':

@@ -112,4 +112,13 @@ describe('the lab', () => {
     expect(shotFromLink('nonsense')).toBeUndefined();
     expect(shotFromLink('')).toBeUndefined();
   });
+
+  it('takes another stroke at the balls as they lie now, as one step', () => {
+    const before = startLab({ shot: firstShot(buildTable('pool-9ft')), chosen: undefined });
+    const moved = labReducer(before, { kind: 'change', shot: moveBall(before.shot, '1', { x: 1, y: 1 }) });
+    const taken = labReducer(moved, { kind: 'stroke', part: { speed: 3.3 } });
+    expect(taken.shot.strike.speed).toBe(3.3);
+    expect(taken.shot.balls).toEqual(moved.shot.balls);
+    expect(labReducer(taken, { kind: 'undo' }).shot).toEqual(moved.shot);
+  });
 });

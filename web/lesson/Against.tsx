@@ -1,25 +1,107 @@
 import { Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { PositionDrill } from '../../core/drill/positionDrill.ts';
-import type { OpenRound } from '../../core/records/club.ts';
-import { placeRound } from '../../core/scoring/benchmark.ts';
+import { compareResults, resultText } from '../../core/counting/result.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import type { OpenRound, Round } from '../../core/records/club.ts';
+import { placeRound } from '../../core/scoring/benchmark.ts';
 import { benchmarkQuery, playerRoundsQuery } from '../api/queries.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { LevelScale, type ScaleMark } from '../drills/LevelScale.tsx';
-import { comparableRounds, pointsOf, roundsOnUnlikeTables } from '../players/rounds.ts';
+import { comparableRounds, otherVariants, roundsOnUnlikeTables } from '../players/rounds.ts';
 import { placingWords } from '../players/placingWords.ts';
-import type { Scoring } from './scoring.ts';
+import { marksInWords } from '../words/drillWords.ts';
+import { attemptsIn, progressOf, type Course, type Scoring } from './scoring.ts';
 
 interface AgainstProps {
   readonly open: OpenRound;
-  readonly drill: PositionDrill;
+  readonly course: Course;
   readonly scoring: Scoring;
+  /** The drill where virtual players set levels for it. */
+  readonly drill: PositionDrill | undefined;
 }
 
-/** The round against the levels, the player's best and the last one: on course while it runs, placed when done. */
-export function Against({ open, drill, scoring }: AgainstProps) {
+/** The round against the player's best and last, and the levels: on course while it runs, placed when done. */
+export function Against({ open, course, scoring, drill }: AgainstProps) {
+  const { round, document } = open;
+  const rounds = useQuery(playerRoundsQuery(round.player.id));
+  const { result } = progressOf(course, scoring.attempts);
+  const others = (rounds.data ?? []).filter((other) => other.id !== round.id);
+  const before = comparableRounds(others, round);
+  const best = before.map((each) => each.result).sort(compareResults)[0];
+  const last = before.at(-1)?.result;
+  const complete = result.complete;
+  const marks = marksInWords(document.stages[round.stage - 1]?.marks ?? []);
+  return (
+    <section className={complete ? 'card' : 'card scoring-aside'}>
+      <Text fw={700}>{drill === undefined ? 'Against the rounds before' : 'Against the levels'}</Text>
+      {drill === undefined ? (
+        <Text size="sm" data-testid="against">
+          {best === undefined || last === undefined
+            ? 'The first complete round of this kind: the next ones are compared with it.'
+            : `Best ${resultText(best)}, last ${resultText(last)} ${last.unit}.`}
+        </Text>
+      ) : (
+        <Levels
+          open={open}
+          drill={drill}
+          value={result.value}
+          played={scoring.attempts.length}
+          planned={attemptsIn(course) ?? 0}
+          before={before}
+        />
+      )}
+      {marks !== undefined && <Text size="sm">{marks}</Text>}
+      <NotCompared others={others} round={round} />
+      {drill === undefined && scoring.ended !== null && (
+        <Text data-testid="placing">{verdict(result, best, complete)}</Text>
+      )}
+      {drill !== undefined && scoring.ended !== null && !complete && (
+        <Text data-testid="placing">Ended early: a round that is not complete is not placed.</Text>
+      )}
+    </section>
+  );
+}
+
+function verdict(result: Round['result'], best: Round['result'] | undefined, complete: boolean): string {
+  if (!complete) return 'Ended early: a round that is not complete is not placed.';
+  if (best === undefined) return `${resultText(result)} ${result.unit}: the mark for the next round.`;
+  const order = compareResults(result, best);
+  if (order < 0) return 'The best so far.';
+  return order === 0 ? 'As good as the best so far.' : `The best so far is ${resultText(best)}.`;
+}
+
+/** Rounds that were left out of the comparison, and why. */
+function NotCompared({ others, round }: { readonly others: readonly Round[]; readonly round: Round }) {
+  const unlike = roundsOnUnlikeTables(others, round).length;
+  const variants = otherVariants(others, round).length;
+  const count = (n: number) => (n === 1 ? '1 round' : `${n} rounds`);
+  return (
+    <>
+      {unlike > 0 && (
+        <Text size="xs" c="dimmed">
+          {count(unlike)} on tables that played otherwise not compared.
+        </Text>
+      )}
+      {variants > 0 && (
+        <Text size="xs" c="dimmed">
+          {count(variants)} at another stage or by another text not compared.
+        </Text>
+      )}
+    </>
+  );
+}
+
+interface LevelsProps {
+  readonly open: OpenRound;
+  readonly drill: PositionDrill;
+  readonly value: number;
+  readonly played: number;
+  readonly planned: number;
+  readonly before: readonly Round[];
+}
+
+function Levels({ open, drill, value, played, planned, before }: LevelsProps) {
   const { round } = open;
   const benchmark = useQuery(
     benchmarkQuery(
@@ -29,17 +111,11 @@ export function Against({ open, drill, scoring }: AgainstProps) {
       () => undefined,
     ),
   );
-  const rounds = useQuery(playerRoundsQuery(round.player.id));
-  const maximum = scoring.shots * mostPoints(drill.stages[round.stage - 1]?.bands ?? []);
   if (benchmark.data === undefined) return null;
-
-  const points = pointsOf(scoring.attempts);
-  const played = scoring.attempts.length;
-  const others = (rounds.data ?? []).filter((other) => other.id !== round.id);
-  const before = comparableRounds(others, round).map((r) => pointsOf(r.attempts));
-  const unlike = roundsOnUnlikeTables(others, round).length;
-  const onCourse = played === 0 ? undefined : Math.round((points / played) * scoring.shots);
-  const complete = played >= scoring.shots;
+  const maximum = planned * mostPoints(drill.stages[round.stage - 1]?.bands ?? []);
+  const complete = played >= planned;
+  const scores = before.map((each) => each.result.value);
+  const onCourse = played === 0 ? undefined : Math.round((value / played) * planned);
   const marks: ScaleMark[] = [
     ...(onCourse === undefined
       ? []
@@ -47,45 +123,20 @@ export function Against({ open, drill, scoring }: AgainstProps) {
           {
             kind: 'now' as const,
             value: onCourse,
-            text: complete ? `this round ${points}` : `on course for ${onCourse}`,
+            text: complete ? `this round ${value}` : `on course for ${onCourse}`,
           },
         ]),
-    ...(before.length > 0
+    ...(scores.length > 0
       ? [
-          { kind: 'best' as const, value: Math.max(...before), text: `best ${Math.max(...before)}` },
-          { kind: 'last' as const, value: before.at(-1) ?? 0, text: `last ${before.at(-1) ?? 0}` },
+          { kind: 'best' as const, value: Math.max(...scores), text: `best ${Math.max(...scores)}` },
+          { kind: 'last' as const, value: scores.at(-1) ?? 0, text: `last ${scores.at(-1) ?? 0}` },
         ]
       : []),
   ];
   return (
-    <section className={complete ? 'card' : 'card scoring-aside'}>
-      <Text fw={700}>Against the levels</Text>
+    <>
       <LevelScale benchmark={benchmark.data} maximum={maximum} marks={marks} />
-      {unlike > 0 && (
-        <Text size="xs" c="dimmed">
-          {unlike === 1 ? '1 round' : `${unlike} rounds`} on tables that played otherwise not compared.
-        </Text>
-      )}
-      <Verdict
-        benchmark={benchmark.data}
-        points={points}
-        complete={complete}
-        ended={scoring.ended !== null}
-      />
-    </section>
+      {complete && <Text data-testid="placing">{placingWords(placeRound(value, benchmark.data))}</Text>}
+    </>
   );
-}
-
-interface VerdictProps {
-  readonly benchmark: Benchmark;
-  readonly points: number;
-  readonly complete: boolean;
-  readonly ended: boolean;
-}
-
-function Verdict({ benchmark, points, complete, ended }: VerdictProps) {
-  if (complete) return <Text data-testid="placing">{placingWords(placeRound(points, benchmark))}</Text>;
-  if (ended)
-    return <Text data-testid="placing">Ended early: a round that is not complete is not placed.</Text>;
-  return null;
 }

@@ -3,13 +3,15 @@ import { Button, Group, Modal, Text } from '@mantine/core';
 interface EndDialogProps {
   readonly opened: boolean;
   readonly played: number;
-  readonly shots: number;
+  /** Of the whole round, where it is known. */
+  readonly planned: number | undefined;
+  readonly word: string;
   readonly onEnd: () => void;
   readonly onClose: () => void;
 }
 
 /** Asks before a round ends early; the last shot taken back opens it again. */
-export function EndDialog({ opened, played, shots, onEnd, onClose }: EndDialogProps) {
+export function EndDialog({ opened, played, planned, word, onEnd, onClose }: EndDialogProps) {
   return (
     <Modal
       opened={opened}
@@ -18,8 +20,8 @@ export function EndDialog({ opened, played, shots, onEnd, onClose }: EndDialogPr
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <Text>
-        {played} of {shots} shots are scored. They are kept, but a round that is not complete is not placed
-        among the levels. Undo opens it again.
+        {planned === undefined ? `${played}` : `${played} of ${planned}`} {word}s are scored. They are kept,
+        but a round that is not complete is not placed among the levels. Undo opens it again.
       </Text>
       <Group mt="md" justify="end">
         <Button variant="default" onClick={onClose}>

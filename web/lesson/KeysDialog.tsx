@@ -1,24 +1,23 @@
 import { Modal, Table } from '@mantine/core';
 import { KeyCap } from '../app/KeyCap.tsx';
-import { useWords } from '../words/useWords.ts';
+import { keyWord, type PadAction } from './pads/padAction.ts';
 
 interface KeysDialogProps {
   readonly opened: boolean;
   readonly onClose: () => void;
+  readonly actions: readonly PadAction[];
+  /** Keys without a button: the key and what it does. */
+  readonly more: readonly (readonly [string, string])[];
 }
 
-export function KeysDialog({ opened, onClose }: KeysDialogProps) {
-  const { term } = useWords();
+/** The keys of the screen as it is now. */
+export function KeysDialog({ opened, onClose, actions, more }: KeysDialogProps) {
   const keys = [
-    ['Space', 'potted: then set where the cue ball stopped'],
-    ['Arrows', 'move the cross by 1 cm; with Shift 10 cm, with Alt 1 mm'],
-    ['Enter', 'the cue ball stopped at the cross'],
-    ['X', 'missed'],
-    ['F', term('inOff')],
-    ['U', 'take the last entry back'],
-    ['R', 'bring it back again'],
-    ['E', 'end the round early'],
-  ] as const;
+    ...actions
+      .filter(({ label }) => label !== '')
+      .map(({ key, label }): readonly [string, string] => [keyWord(key), label]),
+    ...more,
+  ];
   return (
     <Modal
       opened={opened}
@@ -29,7 +28,7 @@ export function KeysDialog({ opened, onClose }: KeysDialogProps) {
       <Table>
         <Table.Tbody>
           {keys.map(([key, what]) => (
-            <Table.Tr key={key}>
+            <Table.Tr key={`${key} ${what}`}>
               <Table.Td>
                 <KeyCap>{key}</KeyCap>
               </Table.Td>

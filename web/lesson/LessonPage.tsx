@@ -1,189 +1,164 @@
-import { Button, Select, Stack, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import dayjs from 'dayjs';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
-import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage, tablesOf } from '../../core/drill/stage.ts';
-import type { ListedDrill, OpenRound, Player } from '../../core/records/club.ts';
-import type { ClubTable } from '../../core/records/tableCard.ts';
-import { tableFingerprint } from '../../core/table/table.ts';
-import { tableOfCard } from '../../core/table/card.ts';
-import { drillsQuery, planQuery, playersQuery, tablesQuery } from '../api/queries.ts';
+import { useParams } from 'react-router';
+import { TURNS, type LessonDocument, type LessonWithRounds } from '../../core/records/lesson.ts';
+import { call } from '../api/client.ts';
+import { drillsQuery, lessonsQuery, playersQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
-import { DrillDrawing } from '../drills/DrillDrawing.tsx';
-import { stageFrom, tableFrom } from '../drills/useSetting.ts';
-import { asPlayed, currentState, tablesFor } from '../hall/tableChoice.ts';
-import { conditionsInWords } from '../hall/conditionWords.ts';
-import { openRound } from './roundStore.ts';
+import { useViewer } from '../app/viewer.ts';
+import { BlockCard } from './BlockCard.tsx';
+import { BlockList } from './BlockList.tsx';
+import { currentBlock, endLesson } from './lessonDraft.ts';
+import { LessonSummary } from './LessonSummary.tsx';
+import { useLesson, type LessonSaving } from './useLesson.ts';
 
-/** Where a round begins: who plays what, on which table. */
+/** A lesson while it is given: the blocks with their time, who plays, what was noted; its summary when it is over. */
 export function LessonPage() {
+  const { id = '' } = useParams();
+  const { query, document, saving, refusal, change, settle } = useLesson(id);
   const players = useQuery(playersQuery);
   const drills = useQuery(drillsQuery);
-  const tables = useQuery(tablesQuery);
-  const error = players.error ?? drills.error ?? tables.error;
-  if (players.data === undefined || drills.data === undefined || tables.data === undefined) {
-    return <Loading what="players and drills" error={error} />;
+  const error = query.error ?? players.error ?? drills.error;
+  if (query.data === undefined || document === undefined || players.data === undefined) {
+    return <Loading what="the lesson" error={error} />;
   }
+  if (drills.data === undefined) return <Loading what="the drills" error={error} />;
+  const nameOf = (playerId: string) =>
+    players.data.find((player) => player.id === playerId)?.name ?? 'somebody';
   return (
-    <StartRound
-      players={players.data.filter((player) => !player.archived)}
-      // Only these have a scoring screen so far.
-      drills={drills.data.filter((entry) => !entry.archived && isPositionDrill(entry.document))}
-      tables={tables.data}
+    <Lesson
+      data={query.data}
+      document={document}
+      saving={saving}
+      refusal={refusal}
+      onChange={change}
+      onSettle={(keep) => void settle(keep)}
+      nameOf={nameOf}
     />
   );
 }
 
-interface StartRoundProps {
-  readonly players: readonly Player[];
-  readonly drills: readonly ListedDrill[];
-  readonly tables: readonly ClubTable[];
+const SAVING: Readonly<Record<LessonSaving, string>> = {
+  saved: 'All is stored.',
+  saving: 'Storing.',
+  'kept here': 'No connection: kept on this device, sent when it is back.',
+  'changed elsewhere': 'Changed on another device in the meantime:',
+  refused: 'Kept on this device, but not stored:',
+};
+
+interface LessonProps {
+  readonly data: LessonWithRounds;
+  readonly document: LessonDocument;
+  readonly saving: LessonSaving;
+  /** Why the server would not take it. */
+  readonly refusal: string;
+  readonly onChange: (document: LessonDocument) => void;
+  readonly onSettle: (keep: 'mine' | 'theirs') => void;
+  readonly nameOf: (playerId: string) => string;
 }
 
-function StartRound({ players, drills, tables }: StartRoundProps) {
-  const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
-  const [now] = useState(() => Date.now());
-  const choose = (name: string, value: string | null) => {
-    const next = new URLSearchParams(params);
-    if (value === null) next.delete(name);
-    else next.set(name, value);
-    if (name === 'drill') next.delete('stage');
-    setParams(next, { replace: true });
-  };
+function Lesson({ data, document, saving, refusal, onChange, onSettle, nameOf }: LessonProps) {
+  const viewer = useViewer();
+  const queries = useQueryClient();
+  const { lesson, rounds } = data;
+  const [chosen, setChosen] = useState<string>();
+  const block = document.blocks.find(({ id }) => id === chosen) ?? currentBlock(document);
+  const editable = viewer.role === 'coach' || lesson.heldBy.id === viewer.id;
+  const now = () => new Date().toISOString();
 
-  const only = players.length === 1 ? players[0] : undefined;
-  const player = players.find((each) => each.id === params.get('player')) ?? only;
-  const entry = drills.find((each) => each.document.slug === params.get('drill'));
-  const stages = entry?.document.stages ?? [];
-  const stage = entry === undefined ? 0 : stageFrom(params, entry.document);
-  const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
-  const table = tableFrom(params, fitting);
-  const state = table === undefined ? undefined : currentState(table, now);
-  const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
-
-  // The button does not wait for it: only a stroke that is known to fail on this table keeps a round from starting.
-  const staged = entry === undefined ? undefined : atStage(entry.document, stage);
-  const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
-  const plan = useQuery(planQuery(drill, state && asPlayed(state)));
-
-  async function start(): Promise<void> {
-    if (player === undefined || entry === undefined || table === undefined) return;
-    if (state === undefined || built === undefined || drill === undefined) return;
-    const { document, revision } = entry;
-    const open: OpenRound = {
-      document,
-      tableState: state,
-      round: {
-        id: crypto.randomUUID(),
-        player: { id: player.id, name: player.name, hand: player.hand },
-        table: {
-          id: table.id,
-          name: table.name,
-          preset: table.preset,
-          revision: state.revision,
-          conditionsId: state.conditions?.id ?? null,
-          fingerprint: tableFingerprint(built),
-        },
-        drill: document.slug,
-        ownDrill: entry.own,
-        revision,
-        stage,
-        shots: drill.scoring.shots,
-        startedAt: new Date().toISOString(),
-        endedAt: null,
-        early: null,
-        attempts: [],
-      },
-    };
-    await openRound(open);
-    await navigate(`/lesson/rounds/${open.round.id}`);
+  async function archive(archived: boolean) {
+    await call('PUT', `/lessons/${lesson.id}/archived`, { archived });
+    await queries.invalidateQueries({ queryKey: lessonsQuery.queryKey });
   }
 
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
-        gap: 28,
-      }}
-    >
-      <Stack>
-        <Title order={1}>Start a round</Title>
-        {players.length === 0 && <Text>There is no player yet: add one in Players first.</Text>}
-        <Select
-          label="Player"
-          size="md"
-          searchable
-          placeholder="Who is at the table?"
-          data={players.map((each) => ({ value: each.id, label: each.name }))}
-          value={player?.id ?? null}
-          onChange={(value) => choose('player', value)}
-        />
-        <Select
-          label="Drill"
-          size="md"
-          searchable
-          placeholder="What is played?"
-          data={drills.map(({ document }) => ({ value: document.slug, label: document.title }))}
-          value={entry?.document.slug ?? null}
-          onChange={(value) => choose('drill', value)}
-        />
-        {entry !== undefined && (
-          <>
-            <Select
-              label="Stage"
-              size="md"
-              allowDeselect={false}
-              data={stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
-              value={String(stage)}
-              onChange={(value) => choose('stage', value)}
-            />
-            <Select
-              label="Table"
-              size="md"
-              allowDeselect={false}
-              description={
-                state === undefined
-                  ? undefined
-                  : state.conditions === null
-                    ? undefined
-                    : `Tonight: ${conditionsInWords(state.conditions.conditions)}`
-              }
-              data={fitting.map((each) => ({ value: each.id, label: each.name }))}
-              value={table?.id ?? null}
-              onChange={(value) => choose('table', value)}
-              error={
-                table === undefined ? 'The hall has no table for this drill: add one in Hall.' : undefined
-              }
-            />
-          </>
-        )}
-        <Button
-          size="xl"
-          onClick={() => void start()}
-          disabled={player === undefined || entry === undefined || table === undefined || plan.isError}
-        >
-          Start
-        </Button>
-      </Stack>
-      <div>
-        {entry === undefined ? (
-          <Text c="dimmed" mt="xl">
-            Choose a drill to see its layout.
+    <Stack gap="sm">
+      <Group justify="space-between" align="end">
+        <div>
+          <Title order={1}>{document.title}</Title>
+          <Text c="dimmed">
+            {dayjs(document.day).format('dddd D MMMM')}, {document.playerIds.map(nameOf).join(', ')};{' '}
+            {lesson.heldBy.name}
           </Text>
+        </div>
+        <Group gap={8}>
+          <Text size="sm" c="dimmed" role="status">
+            {SAVING[saving]}
+            {saving === 'refused' ? ` ${refusal}` : ''}
+          </Text>
+          {saving === 'changed elsewhere' && (
+            <>
+              <Button size="compact-sm" variant="default" onClick={() => onSettle('theirs')}>
+                Take theirs
+              </Button>
+              <Button size="compact-sm" variant="default" onClick={() => onSettle('mine')}>
+                Keep mine
+              </Button>
+            </>
+          )}
+          {editable && document.playerIds.length > 1 && (
+            <SegmentedControl
+              aria-label="Turns"
+              size="xs"
+              data={TURNS.map((value) => ({ value, label: `Turns ${value}` }))}
+              value={document.turns}
+              onChange={(value) => {
+                const turns = TURNS.find((each) => each === value);
+                if (turns !== undefined) onChange({ ...document, turns });
+              }}
+            />
+          )}
+          {editable && document.endedAt === null && document.startedAt !== null && (
+            <Button variant="default" onClick={() => onChange(endLesson(document, now()))}>
+              End the lesson
+            </Button>
+          )}
+          {editable && document.endedAt !== null && (
+            <Button variant="default" onClick={() => onChange({ ...document, endedAt: null })}>
+              Go on with it
+            </Button>
+          )}
+          {editable && document.startedAt === null && (
+            <Button variant="subtle" onClick={() => void archive(true)}>
+              Put away
+            </Button>
+          )}
+        </Group>
+      </Group>
+      {document.endedAt !== null && (
+        <LessonSummary
+          document={document}
+          rounds={rounds}
+          nameOf={nameOf}
+          editable={editable}
+          onChange={onChange}
+        />
+      )}
+      <div className="lesson">
+        <BlockList
+          document={document}
+          chosen={block?.id}
+          editable={editable}
+          onChoose={setChosen}
+          onChange={onChange}
+        />
+        {block === undefined ? (
+          <Text>Add the first block: a drill, and how long it is played.</Text>
         ) : (
-          <>
-            <Title order={2} size="h3" mb="xs">
-              {entry.document.title}
-            </Title>
-            <DrillDrawing drill={staged ?? entry.document} stage={stage} table={built} plan={plan.data} />
-            {plan.isError && <Text mt="xs">Not on this table: {plan.error.message}.</Text>}
-            <Text mt="xs">{entry.document.purpose}</Text>
-          </>
+          <BlockCard
+            key={block.id}
+            lessonId={lesson.id}
+            document={document}
+            block={block}
+            rounds={rounds.filter(({ lesson: of }) => of?.block === block.id)}
+            nameOf={nameOf}
+            editable={editable}
+            onChange={onChange}
+          />
         )}
       </div>
-    </div>
+    </Stack>
   );
 }

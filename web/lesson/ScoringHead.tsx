@@ -1,29 +1,40 @@
 import { Anchor, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
+import { resultText } from '../../core/counting/result.ts';
 import type { OpenRound } from '../../core/records/club.ts';
 import { conditionsInWords } from '../hall/conditionWords.ts';
 import { OutboxNotice } from './OutboxNotice.tsx';
-import type { Scoring } from './scoring.ts';
+import { attemptsIn, progressOf, type Course } from './scoring.ts';
+import type { ScoringActions } from './useScoring.ts';
 
 interface ScoringHeadProps {
   readonly open: OpenRound;
-  readonly scoring: Scoring;
-  readonly storeFailed: boolean;
-  /** The lab with this shot in it; undefined until the shot is solved. */
+  readonly course: Course;
+  readonly actions: ScoringActions;
+  readonly word: string;
+  /** The lab with this shot in it; undefined where there is none. */
   readonly labTo: string | undefined;
 }
 
-export function ScoringHead({ open, scoring, storeFailed, labTo }: ScoringHeadProps) {
+export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadProps) {
   const { round, document } = open;
+  const { scoring, storeFailed } = actions;
   const { conditions } = open.tableState;
-  const points = scoring.attempts.reduce((sum, attempt) => sum + attempt.points, 0);
-  const shot = Math.min(scoring.attempts.length + 1, scoring.shots);
+  const { result } = progressOf(course, scoring.attempts);
+  const planned = attemptsIn(course);
+  const over = scoring.ended !== null;
+  const current = Math.min(scoring.attempts.length + (over ? 0 : 1), planned ?? Infinity);
   return (
     <div className="scoring-head">
       <Group justify="space-between" align="end" wrap="nowrap">
         <div>
           <Group gap="md">
-            <Anchor component={Link} to="/" size="sm" underline="always">
+            <Anchor
+              component={Link}
+              to={round.lesson === null ? '/' : `/lesson/${round.lesson.id}`}
+              size="sm"
+              underline="always"
+            >
               Leave, it is kept
             </Anchor>
             {labTo !== undefined && (
@@ -44,18 +55,18 @@ export function ScoringHead({ open, scoring, storeFailed, labTo }: ScoringHeadPr
         <Group gap="xl" wrap="nowrap">
           <div>
             <Text size="sm" c="dimmed">
-              {scoring.ended === null ? 'shot' : 'shots'}
+              {over ? `${word}s` : word}
             </Text>
             <Text className="big" data-testid="shot" style={{ whiteSpace: 'nowrap' }}>
-              {scoring.ended === null ? shot : scoring.attempts.length} / {scoring.shots}
+              {planned === undefined ? current : `${current} / ${planned}`}
             </Text>
           </div>
           <div>
             <Text size="sm" c="dimmed">
-              points
+              {result.unit}
             </Text>
             <Text className="big" data-testid="points">
-              {points}
+              {resultText(result)}
             </Text>
           </div>
         </Group>

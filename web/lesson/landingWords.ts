@@ -1,3 +1,4 @@
+import type { Attribution, StrokeError } from '../../core/scoring/attribution.ts';
 import type { LandingReview } from '../../core/scoring/landing.ts';
 
 /** "about 8 % too hard", or nothing when pace does not explain it or was right. */
@@ -12,4 +13,29 @@ export function paceWords({ pace }: LandingReview): string {
 export function angleWords({ angle }: LandingReview): string {
   const degrees = Math.round(Math.abs(angle.degrees));
   return `${degrees}°, ${angle.thickness}: ${angle.verdict}`;
+}
+
+const ERROR_WORDS: Readonly<Record<StrokeError, string>> = {
+  pace: 'pace',
+  line: 'line',
+  side: 'side',
+  height: 'height of the tip',
+};
+
+/** "about 8 % too hard", "too thick, by about 0.2°", or why it cannot be told. */
+export function attributionWords(answer: Attribution): string {
+  switch (answer.kind) {
+    case 'on plan':
+      return 'as planned';
+    case 'cannot tell':
+      return answer.between.length === 2
+        ? `cannot tell: ${answer.between.map((error) => ERROR_WORDS[error]).join(' or ')}`
+        : 'cannot tell: no single error explains it';
+    case 'told': {
+      const size = Math.abs(answer.amount);
+      if (answer.error === 'pace') return `about ${Math.max(1, Math.round(100 * size))} % ${answer.cause}`;
+      if (answer.error === 'line') return `${answer.cause}, the line about ${size.toFixed(1)}° off`;
+      return `${answer.cause}, the tip about ${Math.max(1, Math.round(100 * size))} % of a radius off`;
+    }
+  }
 }

@@ -1,10 +1,10 @@
 import { get as read, set as write } from 'idb-keyval';
 import { openRoundSchema, type OpenRound } from '../../core/records/club.ts';
-import type { NewRound } from '../../core/records/round.ts';
+import type { AdviceChoice, NewRound } from '../../core/records/round.ts';
 import { get, OfflineError } from '../api/client.ts';
 import { readJournal, strikeFromJournal, writeToJournal, type JournalEntry } from './journal.ts';
 import { enqueue, isWaiting } from './outbox.ts';
-import type { Change, Scoring } from './scoring.ts';
+import { progressOf, resultIn, type Change, type Course, type Scoring } from './scoring.ts';
 
 /** The device's own copy of a round: what is shown after a reload, whatever has been sent by then. */
 
@@ -22,7 +22,8 @@ function inOrder(work: () => Promise<void>): Promise<void> {
 
 async function readRound(id: string): Promise<OpenRound | undefined> {
   const stored: unknown = await read(key(id));
-  return stored === undefined ? undefined : openRoundSchema.validate(stored);
+  // What an older version of the application kept is on the server by now, or is sent from the outbox.
+  return openRoundSchema.isValidSync(stored) ? stored : undefined;
 }
 
 /** Opens a round on this device and queues it for the server. */
@@ -36,6 +37,9 @@ export function openRound(open: OpenRound): Promise<void> {
     drill: round.drill,
     revision: round.revision,
     stage: round.stage,
+    ladderStart: round.ladderStart,
+    seed: round.seed,
+    lesson: round.lesson,
     startedAt: round.startedAt,
   };
   return inOrder(async () => {
@@ -63,31 +67,51 @@ export async function loadRound(id: string): Promise<OpenRound> {
   }
 }
 
+/** How a change is told to the server. */
 function requestOf(roundId: string, change: Change) {
   const base = `/rounds/${roundId}`;
-  if (change.kind === 'undo') {
-    return {
-      method: 'DELETE' as const,
-      path: `${base}/attempts/${change.id}`,
-      body: null,
-      label: 'Taking a shot back',
-    };
+  switch (change.kind) {
+    case 'attempt': {
+      const { id, ordinal, log, playedAt } = change.attempt;
+      const body = { ordinal, log, playedAt };
+      return { method: 'PUT' as const, path: `${base}/attempts/${id}`, body, label: `Shot ${ordinal}` };
+    }
+    case 'undo':
+      return {
+        method: 'DELETE' as const,
+        path: `${base}/attempts/${change.id}`,
+        body: null,
+        label: 'Taking a shot back',
+      };
+    case 'end':
+      return {
+        method: 'POST' as const,
+        path: `${base}/end`,
+        body: { endedAt: change.at, early: change.early },
+        label: 'The end of the round',
+      };
+    case 'under way':
+      return {
+        method: 'PUT' as const,
+        path: `${base}/under-way`,
+        body: { log: change.log, at: change.at },
+        label: 'An attempt under way',
+      };
+    case 'note':
+      return {
+        method: 'PUT' as const,
+        path: `${base}/attempts/${change.id}/notes`,
+        body: { log: change.log },
+        label: 'A note on a shot',
+      };
+    case 'change':
+      return {
+        method: 'POST' as const,
+        path: `${base}/attempts/${change.id}/changes`,
+        body: { log: change.log, reason: change.reason, changedAt: change.at },
+        label: 'A changed shot',
+      };
   }
-  if (change.kind === 'end') {
-    return {
-      method: 'POST' as const,
-      path: `${base}/end`,
-      body: { endedAt: change.at, early: change.early },
-      label: 'The end of the round',
-    };
-  }
-  const { id, ordinal, outcome, landing, points, playedAt } = change.attempt;
-  return {
-    method: 'PUT' as const,
-    path: `${base}/attempts/${id}`,
-    body: { ordinal, outcome, landing, points, playedAt },
-    label: `Shot ${ordinal}`,
-  };
 }
 
 async function store({ open, sendings }: JournalEntry): Promise<void> {
@@ -99,15 +123,21 @@ async function store({ open, sendings }: JournalEntry): Promise<void> {
  * Keeps a step of scoring on this device and queues its changes. The browser's database takes a moment, in which the
  * page may be closed or loaded anew: the journal has the step at once.
  */
-export function keepStep(open: OpenRound, scoring: Scoring, changes: readonly Change[]): Promise<void> {
+export function keepStep(
+  open: OpenRound,
+  course: Course,
+  scoring: Scoring,
+  changes: readonly Change[],
+): Promise<void> {
   const round = {
     ...open.round,
     attempts: [...scoring.attempts],
     endedAt: scoring.ended?.at ?? null,
     early: scoring.ended?.early ?? null,
+    result: resultIn(progressOf(course, scoring.attempts)),
   };
   const sendings = changes.map((change) => ({ roundId: round.id, ...requestOf(round.id, change) }));
-  const entry = { id: crypto.randomUUID(), open: { ...open, round }, sendings };
+  const entry = { id: crypto.randomUUID(), open: { ...open, round, underWay: scoring.underWay }, sendings };
   writeToJournal(entry);
   return inOrder(async () => {
     await store(entry);
@@ -126,3 +156,18 @@ function recover(): Promise<void> {
 }
 
 const recovered = recover();
+
+/** Keeps what became of a proposal. */
+export function keepAdvice(open: OpenRound, advice: AdviceChoice): Promise<void> {
+  const { id } = open.round;
+  return inOrder(async () => {
+    await write(key(id), { ...open, round: { ...open.round, advice } });
+    await enqueue({
+      roundId: id,
+      method: 'PUT',
+      path: `/rounds/${id}/advice`,
+      body: advice,
+      label: 'The choice after the round',
+    });
+  });
+}

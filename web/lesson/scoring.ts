@@ -1,29 +1,47 @@
-import type { PlannedShot } from '../../core/drill/plannedShot.ts';
+import { attemptsOf, roundProgress, type RoundProgress } from '../../core/drill/round.ts';
 import type { Point } from '../../core/math/point.ts';
-import type { StoredAttempt } from '../../core/records/club.ts';
-import type { Band } from '../../core/records/drill.ts';
-import type { Outcome } from '../../core/records/round.ts';
-import { reviewLanding } from '../../core/scoring/landing.ts';
-import { zonePoints } from '../../core/scoring/zonePoints.ts';
+import { logOf, type AttemptLog, type LoggedShot } from '../../core/records/attempt.ts';
+import type { Round, StoredAttempt } from '../../core/records/club.ts';
+import { replayClearance, type Counting } from '../../core/scoring/countAttempt.ts';
+import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import type { Table } from '../../core/table/table.ts';
+
+/** What a round is played by: its drill, its plan, where its ladder began. */
+export interface Course {
+  readonly counting: Counting;
+  readonly ladderStart: number;
+}
+
+/** What was taken back: a whole attempt, or the last shot of one. */
+type Undone =
+  | { readonly kind: 'attempt'; readonly attempt: StoredAttempt }
+  | { readonly kind: 'shot'; readonly shot: LoggedShot };
 
 /** A round while it is scored. Pure: every change gives a new state and what the server must be told. */
 export interface Scoring {
-  readonly shots: number;
   readonly attempts: readonly StoredAttempt[];
+  /** An attempt of which some shots are logged, or whose balls are set otherwise; null before its first shot. */
+  readonly underWay: AttemptLog | null;
   /** Taken back and not yet brought back, the last one first. */
-  readonly undone: readonly StoredAttempt[];
+  readonly undone: readonly Undone[];
   readonly ended: { readonly at: string; readonly early: boolean } | null;
-  /** What the next entry is: how the shot went, or where the cue ball stopped after a pot. */
-  readonly waitsFor: 'outcome' | 'landing';
-  /** Where the landing would be set with the keyboard, metres. */
-  readonly cursor: Point;
+  /** The ball was potted and its landing is asked for: where the keyboard would set it, metres. */
+  readonly cursor: Point | null;
 }
 
 export type Change =
   | { readonly kind: 'attempt'; readonly attempt: StoredAttempt }
   | { readonly kind: 'undo'; readonly id: string }
-  | { readonly kind: 'end'; readonly at: string; readonly early: boolean };
+  | { readonly kind: 'end'; readonly at: string; readonly early: boolean }
+  | { readonly kind: 'under way'; readonly log: AttemptLog | null; readonly at: string }
+  | { readonly kind: 'note'; readonly id: string; readonly log: AttemptLog }
+  | {
+      readonly kind: 'change';
+      readonly id: string;
+      readonly log: AttemptLog;
+      readonly reason: string;
+      readonly at: string;
+    };
 
 export interface Step {
   readonly scoring: Scoring;
@@ -41,59 +59,218 @@ function unchanged(scoring: Scoring): Step {
   return { scoring, changes: [] };
 }
 
-function add(scoring: Scoring, attempt: StoredAttempt, undone: readonly StoredAttempt[], at: string): Step {
+/** Where the round stands after some attempts. */
+export function progressOf(
+  { counting, ladderStart }: Course,
+  attempts: readonly Pick<StoredAttempt, 'counted'>[],
+): RoundProgress {
+  return roundProgress(
+    counting.drill,
+    counting.stage,
+    attempts.map(({ counted }) => counted),
+    ladderStart,
+  );
+}
+
+/** The result of a round as it is kept. */
+export function resultIn({ result }: RoundProgress): Round['result'] {
+  const { value, unit, better, maximum, complete, censored } = result;
+  return { value, unit, better, maximum, complete, censored };
+}
+
+/** The next attempt of the round, counted as the server will count it. */
+function attemptIn(course: Course, { attempts }: Scoring, log: AttemptLog, { id, at }: Stamp): StoredAttempt {
+  return storedAttempt(course.counting, log, { id, ordinal: attempts.length + 1, playedAt: at });
+}
+
+function add(
+  course: Course,
+  scoring: Scoring,
+  attempt: StoredAttempt,
+  undone: readonly Undone[],
+  at: string,
+): Step {
   const attempts = [...scoring.attempts, attempt];
-  const over = attempts.length >= scoring.shots;
+  const over = progressOf(course, attempts).result.complete;
   return {
-    scoring: { ...scoring, attempts, undone, waitsFor: 'outcome', ended: over ? { at, early: false } : null },
-    changes: [{ kind: 'attempt', attempt }, ...(over ? [{ kind: 'end' as const, at, early: false }] : [])],
+    scoring: {
+      attempts,
+      underWay: null,
+      undone,
+      ended: over ? { at, early: false } : null,
+      cursor: null,
+    },
+    changes: [
+      { kind: 'attempt', attempt },
+      ...(scoring.underWay === null ? [] : [{ kind: 'under way' as const, log: null, at }]),
+      ...(over ? [{ kind: 'end' as const, at, early: false }] : []),
+    ],
   };
 }
 
 /** The ball was potted: now the landing is asked for, from the planned place on. */
 export function potted(scoring: Scoring, planned: Point): Scoring {
-  if (scoring.ended !== null || scoring.waitsFor === 'landing') return scoring;
-  return { ...scoring, waitsFor: 'landing', cursor: planned };
+  return scoring.ended !== null || scoring.cursor !== null ? scoring : { ...scoring, cursor: planned };
 }
 
-/** A shot without landing: missed, or the cue ball lost. */
-export function failed(scoring: Scoring, outcome: Exclude<Outcome, 'potted'>, stamp: Stamp): Step {
+/** A whole attempt, entered at once. @throws UncountableError when the log does not fit the drill */
+export function enter(course: Course, scoring: Scoring, log: AttemptLog, stamp: Stamp): Step {
   if (scoring.ended !== null) return unchanged(scoring);
-  const attempt: StoredAttempt = {
-    id: stamp.id,
-    ordinal: scoring.attempts.length + 1,
-    outcome,
-    landing: null,
-    points: 0,
-    along: null,
-    across: null,
-    playedAt: stamp.at,
+  const { set, seed, places, suit } = scoring.underWay ?? logOf({});
+  const whole = {
+    ...log,
+    set: log.set ?? set,
+    seed: log.seed ?? seed,
+    places: log.places ?? places,
+    suit: log.suit ?? suit,
   };
-  return add(scoring, attempt, [], stamp.at);
+  const attempt = attemptIn(course, scoring, whole, stamp);
+  return add(course, scoring, attempt, [], stamp.at);
 }
 
-/** A pot whose cue ball stopped at a place; counts it. */
-export function landed(
+/** Sets the balls of the next attempt otherwise: fewer, thrown anew, placed by hand; the suit that is chosen. */
+export function prepare(
   scoring: Scoring,
-  landing: Point,
-  plan: PlannedShot,
-  bands: readonly Band[],
+  change: Partial<Pick<AttemptLog, 'set' | 'seed' | 'places' | 'suit'>>,
+  at: string,
+): Step {
+  if (scoring.ended !== null || (scoring.underWay?.shots.length ?? 0) > 0) return unchanged(scoring);
+  const underWay = { ...(scoring.underWay ?? logOf({ detail: 'full' })), ...change };
+  return { scoring: { ...scoring, underWay }, changes: [{ kind: 'under way', log: underWay, at }] };
+}
+
+function underWayWith(scoring: Scoring, set: AttemptLog['set'], shot: LoggedShot): AttemptLog {
+  const before = scoring.underWay ?? logOf({ set });
+  return { ...before, detail: 'full', set: before.set ?? set, entered: null, shots: [...before.shots, shot] };
+}
+
+/**
+ * One shot of a clearance; the one that clears the table or is a fault that ends the attempt makes it one.
+ * @param set the object balls with which the attempt begins, null for all
+ * @throws UncountableError for a shot that the table does not allow
+ */
+export function shoot(
+  course: Course,
+  scoring: Scoring,
+  shot: LoggedShot,
+  set: AttemptLog['set'],
   stamp: Stamp,
 ): Step {
   if (scoring.ended !== null) return unchanged(scoring);
-  const place = onCloth(landing, plan.shot.table);
-  const { along, across } = reviewLanding(plan, place);
-  const attempt: StoredAttempt = {
-    id: stamp.id,
-    ordinal: scoring.attempts.length + 1,
-    outcome: 'potted',
-    landing: place,
-    points: zonePoints('potted', place, plan.window, bands),
-    along,
-    across,
-    playedAt: stamp.at,
+  return shootOn(course, scoring, underWayWith(scoring, set, shot), [], stamp);
+}
+
+function shootOn(
+  course: Course,
+  scoring: Scoring,
+  log: AttemptLog,
+  undone: readonly Undone[],
+  stamp: Stamp,
+): Step {
+  const { over } = replayClearance(course.counting.drill, log.set, log.shots);
+  if (over !== undefined) {
+    const attempt = attemptIn(course, scoring, log, stamp);
+    return add(course, { ...scoring, underWay: log }, attempt, undone, stamp.at);
+  }
+  return {
+    scoring: { ...scoring, underWay: log, undone },
+    changes: [{ kind: 'under way', log, at: stamp.at }],
   };
-  return add(scoring, attempt, [], stamp.at);
+}
+
+/** Notes more about the last shot: where it stopped, why it failed, luck, the side that was used. */
+export function note(course: Course, scoring: Scoring, about: Partial<LoggedShot>, at: string): Step {
+  const noted = (shots: readonly LoggedShot[]) =>
+    shots.map((shot, i) => (i === shots.length - 1 ? { ...shot, ...about } : shot));
+  if (scoring.underWay !== null && scoring.underWay.shots.length > 0) {
+    const underWay = { ...scoring.underWay, shots: noted(scoring.underWay.shots) };
+    return { scoring: { ...scoring, underWay }, changes: [{ kind: 'under way', log: underWay, at }] };
+  }
+  const last = scoring.attempts.at(-1);
+  if (last === undefined || last.log.shots.length === 0) return unchanged(scoring);
+  const log = { ...last.log, detail: 'full' as const, shots: noted(last.log.shots) };
+  const { id, ordinal, playedAt, changed } = last;
+  const attempt = { ...storedAttempt(course.counting, log, { id, ordinal, playedAt }), changed };
+  return {
+    scoring: { ...scoring, attempts: [...scoring.attempts.slice(0, -1), attempt] },
+    changes: [{ kind: 'note', id: last.id, log }],
+  };
+}
+
+/** Tells a past attempt otherwise, with the reason. The round may be over by it, or go on again. */
+export function change(
+  course: Course,
+  scoring: Scoring,
+  told: { readonly id: string; readonly log: AttemptLog; readonly reason: string; readonly by: string },
+  at: string,
+): Step {
+  const { id, log, reason, by } = told;
+  const attempts = scoring.attempts.map((attempt) =>
+    attempt.id === id
+      ? {
+          ...storedAttempt(course.counting, log, {
+            id,
+            ordinal: attempt.ordinal,
+            playedAt: attempt.playedAt,
+          }),
+          changed: { reason, by, at },
+        }
+      : attempt,
+  );
+  return {
+    scoring: { ...scoring, attempts },
+    changes: [{ kind: 'change', id, log, reason, at }],
+  };
+}
+
+/** Takes the last entry back: a half-made pot, the last shot, else the last attempt, which reopens a round that was over. */
+export function undo(scoring: Scoring, at: string): Step {
+  const { underWay, attempts, undone } = scoring;
+  if (scoring.cursor !== null) return unchanged({ ...scoring, cursor: null });
+  const shot = underWay?.shots.at(-1);
+  if (underWay !== null && shot !== undefined) {
+    const shots = underWay.shots.slice(0, -1);
+    const log = { ...underWay, shots };
+    return {
+      scoring: { ...scoring, underWay: log, undone: [{ kind: 'shot', shot }, ...undone] },
+      changes: [{ kind: 'under way', log, at }],
+    };
+  }
+  const last = attempts.at(-1);
+  if (last === undefined) return unchanged(scoring);
+  // An attempt logged shot by shot is opened again before its last shot.
+  const byShot = last.log.entered === null && last.log.shots.length > 1;
+  const opened = byShot ? { ...last.log, shots: last.log.shots.slice(0, -1) } : null;
+  return {
+    scoring: {
+      attempts: attempts.slice(0, -1),
+      underWay: opened,
+      undone: [{ kind: 'attempt', attempt: last }, ...undone],
+      ended: null,
+      cursor: null,
+    },
+    changes: [
+      { kind: 'undo', id: last.id },
+      ...(opened === null && underWay === null ? [] : [{ kind: 'under way' as const, log: opened, at }]),
+    ],
+  };
+}
+
+/** Brings back what was taken back last. */
+export function redo(course: Course, scoring: Scoring, stamp: Stamp): Step {
+  const [last, ...others] = scoring.undone;
+  if (last === undefined || scoring.ended !== null) return unchanged(scoring);
+  if (last.kind === 'attempt') return add(course, scoring, last.attempt, others, stamp.at);
+  return shootOn(course, scoring, underWayWith(scoring, null, last.shot), others, stamp);
+}
+
+/** Ends the round before its last shot. */
+export function endEarly(scoring: Scoring, at: string): Step {
+  if (scoring.ended !== null) return unchanged(scoring);
+  return {
+    scoring: { ...scoring, ended: { at, early: true }, underWay: null, cursor: null },
+    changes: [{ kind: 'end', at, early: true }],
+  };
 }
 
 /** The nearest place that a ball's centre can take. */
@@ -103,34 +280,7 @@ export function onCloth(place: Point, table: Table): Point {
   return { x: within(place.x, table.length), y: within(place.y, table.width) };
 }
 
-/** Takes the last entry back: a half-made pot, else the last shot, which reopens a round that was over. */
-export function undo(scoring: Scoring): Step {
-  if (scoring.waitsFor === 'landing') return unchanged({ ...scoring, waitsFor: 'outcome' });
-  const last = scoring.attempts.at(-1);
-  if (last === undefined) return unchanged(scoring);
-  return {
-    scoring: {
-      ...scoring,
-      attempts: scoring.attempts.slice(0, -1),
-      undone: [last, ...scoring.undone],
-      ended: null,
-    },
-    changes: [{ kind: 'undo', id: last.id }],
-  };
-}
-
-/** Brings back what was taken back last. */
-export function redo(scoring: Scoring, at: string): Step {
-  const [attempt, ...others] = scoring.undone;
-  if (attempt === undefined || scoring.ended !== null) return unchanged(scoring);
-  return add(scoring, attempt, others, at);
-}
-
-/** Ends the round before its last shot. */
-export function endEarly(scoring: Scoring, at: string): Step {
-  if (scoring.ended !== null) return unchanged(scoring);
-  return {
-    scoring: { ...scoring, ended: { at, early: true }, waitsFor: 'outcome' },
-    changes: [{ kind: 'end', at, early: true }],
-  };
+/** Attempts of the whole round, where that is known. */
+export function attemptsIn({ counting }: Course): number | undefined {
+  return attemptsOf(counting.drill);
 }

@@ -1,42 +1,52 @@
 import { useCallback, useRef, useState } from 'react';
-import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import type { Point } from '../../core/math/point.ts';
+import type { AttemptLog, LoggedShot } from '../../core/records/attempt.ts';
 import type { OpenRound } from '../../core/records/club.ts';
+import { UncountableError } from '../../core/scoring/countAttempt.ts';
+import type { Table } from '../../core/table/table.ts';
 import { keepStep } from './roundStore.ts';
 import {
+  change,
   endEarly,
-  failed,
-  landed,
+  enter,
+  note,
   onCloth,
   potted,
+  prepare,
   redo,
+  shoot,
   undo,
+  type Course,
   type Scoring,
   type Stamp,
   type Step,
 } from './scoring.ts';
+import { markOf, useOtherDevices } from './useOtherDevices.ts';
 
-function initial({ round }: OpenRound, planned: Point): Scoring {
+function scoringOf({ round, underWay }: OpenRound): Scoring {
   return {
-    shots: round.shots,
     attempts: round.attempts,
+    underWay,
     undone: [],
     ended: round.endedAt === null ? null : { at: round.endedAt, early: round.early ?? false },
-    waitsFor: 'outcome',
-    cursor: planned,
+    cursor: null,
   };
 }
 
+const now = () => new Date().toISOString();
+
 function stamp(): Stamp {
-  return { id: crypto.randomUUID(), at: new Date().toISOString() };
+  return { id: crypto.randomUUID(), at: now() };
 }
 
 /** Scoring of a round on this screen: every entry is kept on the device at once and queued for the server. */
-export function useScoring(open: OpenRound, plan: PlannedShot) {
-  const [scoring, setScoring] = useState(() => initial(open, plan.landing));
+export function useScoring(open: OpenRound, course: Course, table: Table, by: string) {
+  const [scoring, setScoring] = useState(() => scoringOf(open));
   // Two keys within one frame must both see the newest state.
   const newest = useRef(scoring);
+  const entries = useRef(0);
   const [storeFailed, setStoreFailed] = useState(false);
+  const [refused, setRefused] = useState<string>();
 
   const show = useCallback((next: Scoring) => {
     newest.current = next;
@@ -44,34 +54,56 @@ export function useScoring(open: OpenRound, plan: PlannedShot) {
   }, []);
 
   const take = useCallback(
-    ({ scoring: next, changes }: Step) => {
-      show(next);
-      if (changes.length === 0) return;
-      keepStep(open, next, changes).catch(() => setStoreFailed(true));
+    (step: () => Step) => {
+      let made: Step;
+      try {
+        made = step();
+      } catch (error) {
+        if (!(error instanceof UncountableError)) throw error;
+        setRefused(error.message);
+        return;
+      }
+      setRefused(undefined);
+      show(made.scoring);
+      if (made.changes.length === 0) return;
+      entries.current++;
+      keepStep(open, course, made.scoring, made.changes).catch(() => setStoreFailed(true));
     },
-    [open, show],
+    [open, course, show],
   );
 
-  const bands = open.document.stages[open.round.stage - 1]?.bands ?? [];
+  const counter = useCallback(() => entries.current, []);
+  const { conflicts, settle } = useOtherDevices(open, counter, (theirs) => {
+    const next = scoringOf(theirs);
+    // What stands here already is not drawn again.
+    if (markOf(next) === markOf(newest.current)) return;
+    const { undone, cursor } = newest.current;
+    show({ ...next, undone, cursor });
+  });
+
   return {
     scoring,
     storeFailed,
-    potted: () => show(potted(newest.current, plan.landing)),
-    failed: (outcome: 'missed' | 'in-off') => take(failed(newest.current, outcome, stamp())),
-    landed: (place: Point) => take(landed(newest.current, place, plan, bands, stamp())),
-    confirm: () => {
-      if (newest.current.waitsFor === 'landing') {
-        take(landed(newest.current, newest.current.cursor, plan, bands, stamp()));
-      }
-    },
+    /** Why the last entry was not taken. */
+    refused,
+    conflicts,
+    settle,
+    potted: (planned: Point) => show(potted(newest.current, planned)),
+    enter: (log: AttemptLog) => take(() => enter(course, newest.current, log, stamp())),
+    shoot: (shot: LoggedShot, set: AttemptLog['set']) =>
+      take(() => shoot(course, newest.current, shot, set, stamp())),
+    prepare: (to: Parameters<typeof prepare>[1]) => take(() => prepare(newest.current, to, now())),
+    note: (about: Partial<LoggedShot>) => take(() => note(course, newest.current, about, now())),
+    change: (id: string, log: AttemptLog, reason: string) =>
+      take(() => change(course, newest.current, { id, log, reason, by }, now())),
     moveCursor: (dx: number, dy: number) => {
-      const { cursor, waitsFor } = newest.current;
-      if (waitsFor !== 'landing') return;
-      show({ ...newest.current, cursor: onCloth({ x: cursor.x + dx, y: cursor.y + dy }, plan.shot.table) });
+      const { cursor } = newest.current;
+      if (cursor === null) return;
+      show({ ...newest.current, cursor: onCloth({ x: cursor.x + dx, y: cursor.y + dy }, table) });
     },
-    undo: () => take(undo(newest.current)),
-    redo: () => take(redo(newest.current, new Date().toISOString())),
-    endEarly: () => take(endEarly(newest.current, new Date().toISOString())),
+    undo: () => take(() => undo(newest.current, now())),
+    redo: () => take(() => redo(course, newest.current, stamp())),
+    endEarly: () => take(() => endEarly(newest.current, now())),
   };
 }
 

@@ -1,4 +1,4 @@
-import { Group, SimpleGrid, Text, Title } from '@mantine/core';
+import { Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import type { Benchmark } from '../../core/records/benchmark.ts';
@@ -12,9 +12,9 @@ import { benchmarkQuery, tableStateQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
+import { Figures } from './Figures.tsx';
 import { LandingScatter } from './LandingScatter.tsx';
 import { placingWords } from './placingWords.ts';
-import { pointsOf } from './rounds.ts';
 
 export interface TrendProps {
   readonly rounds: readonly { readonly at: string; readonly points: number }[];
@@ -56,7 +56,7 @@ function Progress({
   const benchmark = useQuery(benchmarkQuery(entry, stage, { ref: table, on }, () => undefined));
   const { document } = entry;
   const maximum = document.scoring.shots * mostPoints(document.stages[stage - 1]?.bands ?? []);
-  const scores = rounds.map((round) => pointsOf(round.attempts));
+  const scores = rounds.map((round) => round.result.value);
   const trend = rounds.map((round, i) => ({ at: round.startedAt, points: scores[i] ?? 0 }));
   if (scores.length === 0)
     return <Text>Every round of this drill was ended early, so there is nothing to compare.</Text>;
@@ -77,7 +77,13 @@ function Progress({
               <LastPlacing score={scores.at(-1) ?? 0} benchmark={benchmark.data} />
             )}
           </div>
-          <Figures scores={scores} />
+          <Figures
+            figures={[
+              ['best', Math.max(...scores)],
+              ['last', scores.at(-1) ?? 0],
+              [`median of ${Math.min(RECENT, scores.length)}`, median(scores.slice(-RECENT))],
+            ]}
+          />
         </Group>
         {chart({
           rounds: trend,
@@ -95,26 +101,4 @@ function LastPlacing({ score, benchmark }: { readonly score: number; readonly be
 }
 
 /** Rounds in the median that says how somebody plays these days. */
-const RECENT = 5;
-
-function Figures({ scores }: { readonly scores: readonly number[] }) {
-  const figures = [
-    ['best', Math.max(...scores)],
-    ['last', scores.at(-1) ?? 0],
-    [`median of ${Math.min(RECENT, scores.length)}`, median(scores.slice(-RECENT))],
-  ] as const;
-  return (
-    <SimpleGrid cols={3} spacing="xl">
-      {figures.map(([name, value]) => (
-        <div key={name}>
-          <Text size="sm" c="dimmed">
-            {name}
-          </Text>
-          <Text className="big" data-testid={`figure-${name.split(' ')[0] ?? ''}`}>
-            {value}
-          </Text>
-        </div>
-      ))}
-    </SimpleGrid>
-  );
-}
+export const RECENT = 5;

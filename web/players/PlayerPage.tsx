@@ -12,10 +12,20 @@ import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { kindsOf, type RoundKind } from './kinds.ts';
 import { CallRecord } from '../lab/call/CallRecord.tsx';
-import { DrillProgress } from './DrillProgress.tsx';
+import { DrillProgress, type TrendProps } from './DrillProgress.tsx';
+import { Ratings } from './Ratings.tsx';
+import { ResultProgress } from './ResultProgress.tsx';
 import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
+
+function drawTrend(props: TrendProps) {
+  return (
+    <Suspense fallback={<Loading what="the chart" error={null} />}>
+      <TrendChart {...props} />
+    </Suspense>
+  );
+}
 
 /** A player: how each drill has gone over time, and where the cue ball stops. */
 export function PlayerPage() {
@@ -32,11 +42,14 @@ export function PlayerPage() {
       <PlayerHead player={player.data} />
       {rounds.data.length === 0 ? (
         <Text>
-          No finished round yet. <Link to={`/lesson?player=${id}`}>Start the first one</Link>, and it will
-          stand here.
+          No finished round yet. <Link to={`/lesson/round?player=${id}`}>Start the first one</Link>, and it
+          will stand here.
         </Text>
       ) : (
-        <Progress rounds={rounds.data} drills={drills.data} />
+        <>
+          <Ratings playerId={id} />
+          <Progress rounds={rounds.data} drills={drills.data} />
+        </>
       )}
       <div style={{ maxWidth: 560 }}>
         <CallRecord playerId={id} />
@@ -69,7 +82,7 @@ function PlayerHead({ player }: { readonly player: Player }) {
           </Button>
         )}
         {!player.archived && (
-          <Button component={Link} to={`/lesson?player=${player.id}`}>
+          <Button component={Link} to={`/lesson/round?player=${player.id}`}>
             Start a round
           </Button>
         )}
@@ -124,8 +137,16 @@ function Progress({ rounds, drills }: ProgressProps) {
           among themselves, not with those of newer revisions.
         </Text>
       )}
-      {drill === undefined || !isPositionDrill(drill) ? (
+      {drill === undefined ? (
         <Loading what="the drill" error={entry.error} />
+      ) : !isPositionDrill(drill) ? (
+        <ResultProgress
+          title={drill.title}
+          rounds={comparable}
+          early={early}
+          unlike={unlike}
+          chart={drawTrend}
+        />
       ) : (
         <DrillProgress
           entry={{ revision: chosen.revision, document: drill }}
@@ -134,11 +155,7 @@ function Progress({ rounds, drills }: ProgressProps) {
           rounds={comparable}
           early={early}
           unlike={unlike}
-          chart={(props) => (
-            <Suspense fallback={<Loading what="the chart" error={null} />}>
-              <TrendChart {...props} />
-            </Suspense>
-          )}
+          chart={drawTrend}
         />
       )}
     </>

@@ -1,7 +1,9 @@
 import { expect, it } from 'vitest';
+import { medianResult, resultText } from '../../core/counting/result.ts';
+import { logOf } from '../../core/records/attempt.ts';
 import type { Round } from '../../core/records/club.ts';
 import { kindsOf } from './kinds.ts';
-import { comparableRounds, pointsOf, roundsOnUnlikeTables } from './rounds.ts';
+import { comparableRounds, otherVariants, roundsOnUnlikeTables } from './rounds.ts';
 
 function table(id: string, fingerprint: string): Round['table'] {
   return { id, name: id, preset: 'pool-9ft', revision: 1, conditionsId: null, fingerprint };
@@ -16,20 +18,15 @@ function round(change: Partial<Round>): Round {
     ownDrill: false,
     revision: 1,
     stage: 1,
-    shots: 2,
+    ladderStart: 0,
+    seed: 1,
+    lesson: null,
     startedAt: '2026-11-01T18:00:00Z',
     endedAt: '2026-11-01T18:20:00Z',
     early: false,
-    attempts: [1, 2].map((ordinal) => ({
-      id: String(ordinal),
-      ordinal,
-      outcome: 'missed',
-      landing: null,
-      points: ordinal,
-      along: null,
-      across: null,
-      playedAt: '2026-11-01T18:00:00Z',
-    })),
+    attempts: [],
+    result: { value: 3, unit: 'points', better: 'high', maximum: 6, complete: true, censored: false },
+    advice: null,
     ...change,
   };
 }
@@ -41,12 +38,12 @@ it('rounds of another revision, stage, table or evening, and rounds cut short, a
     round({ id: 'stage', stage: 2 }),
     round({ id: 'table', table: table('s', 'fast cloth') }),
     round({ id: 'tonight', table: table('t', 'damp tonight') }),
-    round({ id: 'short', attempts: [] }),
+    round({ id: 'short', result: { ...round({}).result, complete: false } }),
     round({ id: 'twin table', table: table('u', 'as it ships') }),
   ];
   expect(comparableRounds(all, round({})).map((each) => each.id)).toEqual(['same', 'twin table']);
   expect(roundsOnUnlikeTables(all, round({})).map((each) => each.id)).toEqual(['table', 'tonight']);
-  expect(pointsOf(round({}).attempts)).toBe(3);
+  expect(otherVariants(all, round({})).map((each) => each.id)).toEqual(['revision', 'stage']);
 });
 
 it('the kinds stand with the one played last first, an old revision marked', () => {
@@ -56,4 +53,32 @@ it('the kinds stand with the one played last first, an old revision marked', () 
     [1, 1, 2, false],
     [2, 1, 1, false],
   ]);
+});
+
+it('tries at a clearance that were given up count, as worse than as many', () => {
+  const tries = { value: 4, unit: 'tries' as const, better: 'low' as const, maximum: 1 };
+  const missed = {
+    id: 'a',
+    ordinal: 1,
+    outcome: 'missed' as const,
+    landing: null,
+    points: 0,
+    along: null,
+    across: null,
+    log: logOf({}),
+    counted: { done: false },
+    playedAt: '2026-11-01T18:00:00Z',
+    changed: null,
+  };
+  const givenUp = round({
+    id: 'given up',
+    attempts: [missed],
+    result: { ...tries, complete: false, censored: true },
+  });
+  const unplayed = round({ id: 'unplayed', result: { ...tries, complete: false, censored: true } });
+  const cleared = round({ id: 'cleared', result: { ...tries, complete: true, censored: false } });
+  const compared = comparableRounds([givenUp, unplayed, cleared], round({}));
+  expect(compared.map(({ id }) => id)).toEqual(['given up', 'cleared']);
+  expect(compared.map(({ result }) => resultText(result))).toEqual(['> 4', '4']);
+  expect(medianResult(compared.map(({ result }) => result))).toBe(givenUp.result);
 });

@@ -1,8 +1,10 @@
 import { Button, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
+import dayjs from 'dayjs';
 import { Link } from 'react-router';
+import { resultText } from '../../core/counting/result.ts';
 import type { DrillEntry, RoundSummary } from '../../core/records/club.ts';
-import { drillsQuery, todayQuery } from '../api/queries.ts';
+import { drillsQuery, lessonsQuery, playersQuery, todayQuery } from '../api/queries.ts';
 import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { Sight } from '../app/Sight.tsx';
@@ -39,11 +41,12 @@ export function Today() {
               : `${open.length === 1 ? 'One round is' : `${open.length} rounds are`} half-played.`}
           </Text>
         </div>
-        <Button component={Link} to="/lesson" size="lg">
+        <Button component={Link} to="/lesson/round" size="lg">
           Start a round
         </Button>
       </div>
 
+      <TodaysLessons />
       {open.length > 0 && (
         <section aria-labelledby="open-title">
           <Title order={2} size="h3" id="open-title" mb="xs">
@@ -54,8 +57,7 @@ export function Today() {
               <Link key={round.id} to={`/lesson/rounds/${round.id}`} className="card card-link">
                 <Text fw={700}>{round.player}</Text>
                 <Text>
-                  {titleOf(drills.data, round.drill)}, shot {Math.min(round.played + 1, round.shots)} of{' '}
-                  {round.shots}
+                  {titleOf(drills.data, round.drill)}, {round.played} scored
                 </Text>
                 <Text size="sm" c="dimmed">
                   {round.table}, {ago(round.startedAt)}
@@ -112,11 +114,43 @@ function RecentRound({ round, title }: { readonly round: RoundSummary; readonly 
             {title}, {ago(round.endedAt)}
           </Text>
         </div>
-        <Text className="big">{round.points}</Text>
+        <Text className="big">{resultText(round.result)}</Text>
         <Text size="sm" c="dimmed">
-          points
+          {round.result.unit}
         </Text>
       </div>
     </Link>
+  );
+}
+
+/** The lessons of this day: the first thing to do. */
+function TodaysLessons() {
+  const lessons = useQuery(lessonsQuery);
+  const players = useQuery(playersQuery);
+  const today = dayjs().format('YYYY-MM-DD');
+  const here = (lessons.data ?? []).filter(
+    ({ archived, document }) => !archived && document.day === today && document.endedAt === null,
+  );
+  if (here.length === 0) return null;
+  const nameOf = (id: string) => players.data?.find((player) => player.id === id)?.name ?? 'somebody';
+  return (
+    <section aria-labelledby="lessons-title">
+      <Title order={2} size="h3" id="lessons-title" mb="xs">
+        Lessons today
+      </Title>
+      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
+        {here.map(({ id, document }) => (
+          <Link key={id} to={`/lesson/${id}`} className="card card-link">
+            <Text fw={700}>{document.title}</Text>
+            <Text>{document.playerIds.map(nameOf).join(', ')}</Text>
+            <Text size="sm" c="dimmed">
+              {document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`},{' '}
+              {document.blocks.reduce((sum, { minutes }) => sum + minutes, 0)} min
+              {document.startedAt === null ? '' : ', going on'}
+            </Text>
+          </Link>
+        ))}
+      </SimpleGrid>
+    </section>
   );
 }

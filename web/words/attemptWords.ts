@@ -28,3 +28,21 @@ export function attemptWords({
   if (points !== undefined) return done || points > 0 ? `${points} points` : 'missed';
   return done ? 'made' : 'missed';
 }
+
+/** What came of an attempt in a sign or a number: a cross for a miss, a ring for a lost cue ball. */
+export function attemptSign({
+  counted,
+  outcome,
+}: {
+  readonly counted: AttemptOutcome;
+  readonly outcome: 'potted' | 'missed' | 'in-off';
+}): string {
+  const { done, balls, points, grade, kick, opening } = counted;
+  if (opening !== undefined) return String(opening.balls);
+  if (kick !== undefined) return kick.hit ? '✓' : '×';
+  if (grade !== undefined) return grade === 'miss' ? '×' : grade.charAt(0).toUpperCase();
+  if (outcome === 'in-off') return '○';
+  if (points !== undefined && (done || points > 0)) return String(points);
+  if (balls !== undefined && !done) return String(balls);
+  return done ? '✓' : '×';
+}

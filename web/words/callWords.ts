@@ -1,5 +1,6 @@
 import type { CallKind, Difficulty } from '../../core/judgement/kinds.ts';
 import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
+import { pocketWords } from './places.ts';
 import { centimetres, percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -28,7 +29,7 @@ export const DIFFICULTY_WORDS: Readonly<Record<Difficulty, string>> = {
 
 /** What the player is asked, in a sentence. */
 export function questionWords(question: CallQuestion, vocabulary: Vocabulary): string {
-  const pot = `The ${question.pot} goes into the ${question.pocket.replace('-', ' ')} pocket`;
+  const pot = `The ${question.pot} goes into the ${pocketWords(question.pocket, vocabulary)} pocket`;
   switch (question.kind) {
     case 'in-off or not':
       return `${pot}. Does the cue ball fall?`;
@@ -37,9 +38,9 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
     case 'draw the path':
       return `${pot}. Tap the cue ball’s way from the hit to where it stops.`;
     case 'how long is the window':
-      return `${pot}. For how much of the cue ball’s way is a team player on the ${question.next} into the ${question.nextPocket.replace('-', ' ')} pocket?`;
+      return `${pot}. For how much of the cue ball’s way is a team player on the ${question.next} into the ${pocketWords(question.nextPocket, vocabulary)} pocket?`;
     case 'which side of the plant':
-      return `The ${question.first} is to send the ${question.pot} into the ${question.pocket.replace('-', ' ')} pocket; ${
+      return `The ${question.first} is to send the ${question.pot} into the ${pocketWords(question.pocket, vocabulary)} pocket; ${
         question.gapMm === 0 ? 'they touch' : `they lie ${question.gapMm.toFixed(1)} mm apart`
       }. On which side is the ${question.first} hit? ${vocabulary === 'pool' ? 'Centre ball' : 'Plain ball'}, medium pace.`;
   }
@@ -67,7 +68,7 @@ export function explainCall(question: CallQuestion, vocabulary: Vocabulary): str
   switch (question.kind) {
     case 'in-off or not': {
       const pocket =
-        question.near === undefined ? 'any pocket' : `the ${question.near.replace('-', ' ')} pocket`;
+        question.near === undefined ? 'any pocket' : `the ${pocketWords(question.near, vocabulary)} pocket`;
       const word = termIn(vocabulary, 'inOff');
       const share = `Of 200 strokes by a team player ${percent(question.share)} end in ${vocabulary === 'pool' ? 'a' : 'an'} ${word}.`;
       if (question.truth === 'too close') {

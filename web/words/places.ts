@@ -1,4 +1,5 @@
 import type { MeasuredPlace } from '../../core/table/place.ts';
+import type { PocketName } from '../../core/table/pockets.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
 /** The place in words: from two cushions, or from the spot it is on. */
@@ -17,4 +18,12 @@ function diamonds(value: number): string {
 export function placeInDiamonds(place: MeasuredPlace): string | undefined {
   if (place.diamonds === undefined) return undefined;
   return `${diamonds(place.diamonds.along)} along, ${diamonds(place.diamonds.across)} across`;
+}
+
+/** What a pocket is called: "foot right", or "top right" to a snooker player. */
+export function pocketWords(pocket: PocketName, vocabulary: Vocabulary): string {
+  return pocket
+    .replace('head', termIn(vocabulary, 'headEnd'))
+    .replace('foot', termIn(vocabulary, 'footEnd'))
+    .replace('-', ' ');
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measurePlace } from '../../core/table/place.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { placingWords } from '../players/placingWords.ts';
-import { placeInDiamonds, placeInMillimetres } from './places.ts';
+import { placeInDiamonds, placeInMillimetres, pocketWords } from './places.ts';
 import { alongAndAcross, ordinalNumber } from './units.ts';
 
 describe('words', () => {
@@ -13,6 +13,13 @@ describe('words', () => {
     [0.005, 0.01, 'on the spot'],
   ])('say %s m along and %s m across as “%s”', (along, across, said) => {
     expect(alongAndAcross(along, across)).toBe(said);
+  });
+
+  it('name the ends of the table as its players do', () => {
+    expect(pocketWords('head-left', 'pool')).toBe('head left');
+    expect(pocketWords('head-left', 'snooker')).toBe('baulk left');
+    expect(pocketWords('foot-right', 'snooker')).toBe('top right');
+    expect(pocketWords('middle-right', 'snooker')).toBe('middle right');
   });
 
   it('write ranks', () => {

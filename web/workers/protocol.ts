@@ -7,6 +7,7 @@ import type { Point } from '../../core/math/point.ts';
 import type { Outcome } from '../../core/records/round.ts';
 import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
+import type { StrokeCurves } from '../../core/scoring/attribution.ts';
 import type { RoundResult } from '../../core/counting/result.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { VirtualRound } from '../../core/virtual/playRound.ts';
@@ -44,6 +45,8 @@ export interface Solver {
   tryRound(drill: Drill, on: TableAsPlayed, stage: number, level: LevelName, seed: number): TriedRound;
   /** A player's errors from what was played, with a weak pull towards those of a level. */
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
+  /** Where the planned stroke ends when one error of a player grows. */
+  curves(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCurves;
   /** @param stage number from 1; @param onProgress called with the share that is done, 0…1 */
   benchmark(
     drill: PositionDrill,

@@ -6,6 +6,7 @@ import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import type { StrokeCurves } from '../../core/scoring/attribution.ts';
 import type { PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
@@ -45,6 +46,14 @@ export function computeTolerance(
   onProgress: (share: number) => void,
 ): Promise<readonly BallTolerance[]> {
   return solver().tolerance(drill, on, proxy(onProgress));
+}
+
+export function strokeCurvesOf(
+  drill: PositionDrill,
+  on: TableAsPlayed,
+  sizes: ExecutionError,
+): Promise<StrokeCurves> {
+  return solver().curves(drill, on, sizes);
 }
 
 export function fitPlayer(played: readonly PlayedAt[], assumed: ExecutionError): Promise<FittedExecution> {

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { fitExecution } from '../../core/player/fitExecution.ts';
+import { strokeCurves } from '../../core/scoring/attribution.ts';
 import { observedShots } from '../../core/scoring/observedShots.ts';
 import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
@@ -57,6 +58,10 @@ const solver: Solver = {
       }
     });
     return fitExecution(shots, assumed);
+  },
+  curves(drill, on, sizes) {
+    const { task } = drill;
+    return strokeCurves(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
   },
   async benchmark(drill, on, stageNumber, onProgress) {
     const stage = stageOf(drill, stageNumber);

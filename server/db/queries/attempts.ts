@@ -1,5 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { StoredAttempt } from '../../../core/records/club.ts';
+import { attemptSchema, type Conflict, type StoredAttempt } from '../../../core/records/club.ts';
+import { BLANK_SHOT, logOf, type AttemptLog } from '../../../core/records/attempt.ts';
+import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 
 interface AttemptRow extends RowDataPacket {
@@ -12,24 +14,48 @@ interface AttemptRow extends RowDataPacket {
   points: number;
   along: number | null;
   across: number | null;
+  log: unknown;
+  counted: unknown;
   played_at: Date;
   undone_at: Date | null;
+  contested: number;
+  recorder: string | null;
+  changed_at: Date | null;
+  changer: string | null;
+  change_reason: string | null;
 }
 
-const COLUMNS =
-  'id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, played_at, undone_at';
+const SELECT = `SELECT a.id, a.round_id, a.ordinal, a.outcome, a.landing_x, a.landing_y, a.points, a.along, a.across,
+    a.log, a.counted, a.played_at, a.undone_at, a.contested, a.changed_at, a.change_reason,
+    recorder.name AS recorder, changer.name AS changer
+  FROM attempts a LEFT JOIN people recorder ON recorder.id = a.recorded_by
+    LEFT JOIN people changer ON changer.id = a.changed_by`;
+
+/** An attempt from before the logs: a single shot of which the outcome and the landing are known. */
+function earlyLog({ outcome, landing }: Pick<StoredAttempt, 'outcome' | 'landing'>): AttemptLog {
+  return logOf({ shots: [{ ...BLANK_SHOT, inOff: outcome === 'in-off', landing }] });
+}
 
 function attemptOf(row: AttemptRow): StoredAttempt {
-  return {
+  const landing =
+    row.landing_x === null || row.landing_y === null ? null : { x: row.landing_x, y: row.landing_y };
+  return attemptSchema.validateSync({
     id: row.id,
     ordinal: row.ordinal,
     outcome: row.outcome,
-    landing: row.landing_x === null || row.landing_y === null ? null : { x: row.landing_x, y: row.landing_y },
+    landing,
     points: row.points,
     along: row.along,
     across: row.across,
+    log: row.log === null ? earlyLog({ outcome: row.outcome, landing }) : parseJson(row.log),
+    counted:
+      row.counted === null ? { done: row.outcome === 'potted', points: row.points } : parseJson(row.counted),
     playedAt: row.played_at.toISOString(),
-  };
+    changed:
+      row.changed_at === null || row.change_reason === null
+        ? null
+        : { reason: row.change_reason, by: row.changer ?? '', at: row.changed_at.toISOString() },
+  });
 }
 
 /** The standing attempts of some rounds, by round, in their order. */
@@ -40,9 +66,8 @@ export async function listAttempts(
   const byRound = new Map<string, StoredAttempt[]>();
   if (roundIds.length === 0) return byRound;
   const [rows] = await db.execute<AttemptRow[]>(
-    `SELECT ${COLUMNS} FROM attempts
-     WHERE undone_at IS NULL AND round_id IN (${roundIds.map(() => '?').join(', ')})
-     ORDER BY round_id, ordinal`,
+    `${SELECT} WHERE a.undone_at IS NULL AND NOT a.contested AND a.round_id IN (${roundIds.map(() => '?').join(', ')})
+     ORDER BY a.round_id, a.ordinal`,
     [...roundIds],
   );
   for (const row of rows) {
@@ -53,34 +78,90 @@ export async function listAttempts(
   return byRound;
 }
 
+/** The second entries of shots of a round that the coach has not settled, oldest first. */
+export async function listConflicts(db: Database, roundId: string): Promise<readonly Conflict[]> {
+  const [rows] = await db.execute<AttemptRow[]>(
+    `${SELECT} WHERE a.round_id = ? AND a.contested AND a.undone_at IS NULL ORDER BY a.ordinal, a.played_at, a.id`,
+    [roundId],
+  );
+  return rows.map((row) => ({ attempt: attemptOf(row), by: row.recorder ?? 'another device' }));
+}
+
+export interface KnownAttempt {
+  readonly roundId: string;
+  readonly undone: boolean;
+  readonly contested: boolean;
+  readonly attempt: StoredAttempt;
+}
+
+function knownOf(row: AttemptRow | undefined): KnownAttempt | undefined {
+  return (
+    row && {
+      roundId: row.round_id,
+      undone: row.undone_at !== null,
+      contested: row.contested === 1,
+      attempt: attemptOf(row),
+    }
+  );
+}
+
 /** An attempt by its id, undone or not, with the round it belongs to. */
-export async function findAttempt(
+export async function findAttempt(db: Database, id: string): Promise<KnownAttempt | undefined> {
+  const [rows] = await db.execute<AttemptRow[]>(`${SELECT} WHERE a.id = ?`, [id]);
+  return knownOf(rows[0]);
+}
+
+/** The standing attempt of a shot of a round. */
+export async function findStanding(
   db: Database,
-  id: string,
-): Promise<
-  { readonly roundId: string; readonly undone: boolean; readonly attempt: StoredAttempt } | undefined
-> {
-  const [rows] = await db.execute<AttemptRow[]>(`SELECT ${COLUMNS} FROM attempts WHERE id = ?`, [id]);
-  const row = rows[0];
-  return row && { roundId: row.round_id, undone: row.undone_at !== null, attempt: attemptOf(row) };
+  roundId: string,
+  ordinal: number,
+): Promise<KnownAttempt | undefined> {
+  const [rows] = await db.execute<AttemptRow[]>(
+    `${SELECT} WHERE a.round_id = ? AND a.ordinal = ? AND a.standing = 1`,
+    [roundId, ordinal],
+  );
+  return knownOf(rows[0]);
+}
+
+function columnsOf(attempt: StoredAttempt) {
+  return [
+    attempt.outcome,
+    attempt.landing?.x ?? null,
+    attempt.landing?.y ?? null,
+    attempt.points,
+    attempt.along,
+    attempt.across,
+    JSON.stringify(attempt.log),
+    JSON.stringify(attempt.counted),
+  ];
+}
+
+/** Whose entry it is, and whether it stands or waits beside another for the same shot. */
+interface Entry {
+  readonly recordedBy: string;
+  readonly contested: boolean;
 }
 
 /** @throws the driver's duplicate error when the id, or the shot of the round, is already there */
-export async function insertAttempt(db: Database, roundId: string, attempt: StoredAttempt): Promise<void> {
+export async function insertAttempt(
+  db: Database,
+  roundId: string,
+  attempt: StoredAttempt,
+  { recordedBy, contested }: Entry,
+): Promise<void> {
   await db.execute(
-    `INSERT INTO attempts (id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, played_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO attempts (id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, log, counted,
+       played_at, recorded_by, contested)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       attempt.id,
       roundId,
       attempt.ordinal,
-      attempt.outcome,
-      attempt.landing?.x ?? null,
-      attempt.landing?.y ?? null,
-      attempt.points,
-      attempt.along,
-      attempt.across,
+      ...columnsOf(attempt),
       new Date(attempt.playedAt),
+      recordedBy,
+      contested ? 1 : 0,
     ],
   );
 }
@@ -88,4 +169,36 @@ export async function insertAttempt(db: Database, roundId: string, attempt: Stor
 /** Takes an attempt back, or brings it back. @throws the driver's duplicate error when another stands in its place */
 export async function setUndone(db: Database, id: string, undoneAt: Date | null): Promise<void> {
   await db.execute('UPDATE attempts SET undone_at = ? WHERE id = ?', [undoneAt, id]);
+}
+
+/** Makes a second entry the one that stands. @throws the driver's duplicate error while another one stands */
+export async function letStand(db: Database, id: string): Promise<void> {
+  await db.execute('UPDATE attempts SET contested = 0, undone_at = NULL WHERE id = ?', [id]);
+}
+
+/** Tells an attempt otherwise, and keeps what it was. The same change sent again is kept once. */
+export async function changeAttempt(
+  db: Database,
+  attempt: StoredAttempt,
+  change: { readonly by: string; readonly reason: string; readonly at: Date },
+): Promise<void> {
+  await db.execute(
+    `INSERT IGNORE INTO attempt_changes (attempt_id, changed_at, changed_by, reason, log_before)
+     SELECT id, ?, ?, ?, log FROM attempts WHERE id = ?`,
+    [change.at, change.by, change.reason, attempt.id],
+  );
+  await db.execute(
+    `UPDATE attempts SET outcome = ?, landing_x = ?, landing_y = ?, points = ?, along = ?, across = ?, log = ?,
+       counted = ?, changed_at = ?, changed_by = ?, change_reason = ? WHERE id = ?`,
+    [...columnsOf(attempt), change.at, change.by, change.reason, attempt.id],
+  );
+}
+
+/** Keeps a fuller log of an attempt whose score stays what it was. */
+export async function noteAttempt(db: Database, attempt: StoredAttempt): Promise<void> {
+  await db.execute(
+    `UPDATE attempts SET outcome = ?, landing_x = ?, landing_y = ?, points = ?, along = ?, across = ?, log = ?,
+       counted = ? WHERE id = ?`,
+    [...columnsOf(attempt), attempt.id],
+  );
 }

@@ -1,5 +1,8 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { Player, Round, RoundSummary } from '../../../core/records/club.ts';
+import { attemptLogSchema, type AttemptLog } from '../../../core/records/attempt.ts';
+import type { Player, Round, StoredAttempt } from '../../../core/records/club.ts';
+import { adviceChoiceSchema, resultSchema, type AdviceChoice } from '../../../core/records/round.ts';
+import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 import { listAttempts } from './attempts.ts';
 import { LIBRARY } from './drills.ts';
@@ -17,7 +20,9 @@ export interface NewRoundRow {
   readonly drill: string;
   readonly revision: number;
   readonly stage: number;
-  readonly shots: number;
+  readonly ladderStart: number;
+  readonly seed: number;
+  readonly lesson: Round['lesson'];
   readonly startedAt: Date;
 }
 
@@ -36,33 +41,27 @@ interface RoundRow extends RowDataPacket {
   drill: string;
   revision: number;
   stage: number;
-  shots: number;
+  ladder_start: number;
+  seed: number;
+  lesson_id: string | null;
+  block_id: string | null;
+  result: unknown;
+  advice: unknown;
   started_at: Date;
   ended_at: Date | null;
   ended_early: number | null;
 }
 
-interface SummaryRow extends RowDataPacket {
-  id: string;
-  player_id: string;
-  player: string;
-  drill: string;
-  stage: number;
-  table_name: string;
-  points: string | null;
-  played: number;
-  shots: number;
-  started_at: Date;
-  ended_at: Date | null;
-}
-
 const ROUND_SELECT = `SELECT r.id, r.player_id, p.name AS player_name, p.hand, r.table_id, t.name AS table_name,
-    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill_owner, r.drill, r.revision, r.stage, r.shots,
-    r.started_at, r.ended_at, r.ended_early
+    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill_owner, r.drill, r.revision, r.stage,
+    r.ladder_start, r.seed, r.lesson_id, r.block_id, r.result, r.advice, r.started_at, r.ended_at, r.ended_early
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
 
-/** A round without its attempts. */
-export type RoundHead = Omit<Round, 'attempts'>;
+/** A round without its attempts; its result is kept once it has ended. */
+export type RoundHead = Omit<Round, 'attempts' | 'result'> & { readonly result: Round['result'] | undefined };
+
+/** A round whose result may have to be counted yet. */
+export type StoredRound = RoundHead & { readonly attempts: StoredAttempt[] };
 
 function headOf(row: RoundRow): RoundHead {
   return {
@@ -80,14 +79,19 @@ function headOf(row: RoundRow): RoundHead {
     ownDrill: row.drill_owner !== LIBRARY,
     revision: row.revision,
     stage: row.stage,
-    shots: row.shots,
+    ladderStart: row.ladder_start,
+    seed: row.seed,
+    lesson:
+      row.lesson_id === null || row.block_id === null ? null : { id: row.lesson_id, block: row.block_id },
+    result: row.result === null ? undefined : resultSchema.validateSync(parseJson(row.result)),
+    advice: row.advice === null ? null : adviceChoiceSchema.validateSync(parseJson(row.advice)),
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
     early: row.ended_early === null ? null : row.ended_early === 1,
   };
 }
 
-async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<Round[]> {
+async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<StoredRound[]> {
   const attempts = await listAttempts(
     db,
     heads.map((head) => head.id),
@@ -99,8 +103,8 @@ async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<
 export async function insertRound(db: Database, round: NewRoundRow): Promise<void> {
   await db.execute(
     `INSERT IGNORE INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
-       table_fingerprint, drill_owner, drill, revision, stage, shots, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+       table_fingerprint, drill_owner, drill, revision, stage, ladder_start, seed, lesson_id, block_id, started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       round.id,
       round.clubId,
@@ -114,7 +118,10 @@ export async function insertRound(db: Database, round: NewRoundRow): Promise<voi
       round.drill,
       round.revision,
       round.stage,
-      round.shots,
+      round.ladderStart,
+      round.seed,
+      round.lesson?.id ?? null,
+      round.lesson?.block ?? null,
       round.startedAt,
     ],
   );
@@ -132,14 +139,23 @@ export async function findRoundHead(
   return rows[0] && headOf(rows[0]);
 }
 
+/** Keeps others from changing a round until the transaction is over. */
+export async function lockRound(db: Database, id: string): Promise<void> {
+  await db.execute('SELECT id FROM rounds WHERE id = ? FOR UPDATE', [id]);
+}
+
 /** A round's head with its standing attempts in their order. */
-export async function completeRound(db: Database, head: RoundHead): Promise<Round> {
+export async function completeRound(db: Database, head: RoundHead): Promise<StoredRound> {
   const [round] = await withAttempts(db, [head]);
   return round ?? { ...head, attempts: [] };
 }
 
 /** The ended rounds of a player, oldest first. */
-export async function listRoundsOfPlayer(db: Database, clubId: string, playerId: string): Promise<Round[]> {
+export async function listRoundsOfPlayer(
+  db: Database,
+  clubId: string,
+  playerId: string,
+): Promise<StoredRound[]> {
   const [rows] = await db.execute<RoundRow[]>(
     `${ROUND_SELECT} WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL ORDER BY r.started_at`,
     [clubId, playerId],
@@ -147,44 +163,135 @@ export async function listRoundsOfPlayer(db: Database, clubId: string, playerId:
   return withAttempts(db, rows.map(headOf));
 }
 
-export async function endRound(db: Database, id: string, endedAt: Date, early: boolean): Promise<void> {
-  await db.execute('UPDATE rounds SET ended_at = ?, ended_early = ? WHERE id = ? AND ended_at IS NULL', [
-    endedAt,
-    early ? 1 : 0,
+/** The rounds of a lesson, oldest first. */
+export async function listRoundsOfLesson(
+  db: Database,
+  clubId: string,
+  lessonId: string,
+): Promise<StoredRound[]> {
+  const [rows] = await db.execute<RoundRow[]>(
+    `${ROUND_SELECT} WHERE r.club_id = ? AND r.lesson_id = ? ORDER BY r.started_at`,
+    [clubId, lessonId],
+  );
+  return withAttempts(db, rows.map(headOf));
+}
+
+export async function endRound(
+  db: Database,
+  id: string,
+  end: { readonly at: Date; readonly early: boolean; readonly result: Round['result'] },
+): Promise<void> {
+  await db.execute(
+    `UPDATE rounds SET ended_at = ?, ended_early = ?, result = ?, under_way = NULL, under_way_at = NULL
+     WHERE id = ? AND ended_at IS NULL`,
+    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), id],
+  );
+}
+
+/** Of an ended round the result is counted anew. */
+export async function storeResult(db: Database, id: string, result: Round['result']): Promise<void> {
+  await db.execute('UPDATE rounds SET result = ? WHERE id = ? AND ended_at IS NOT NULL', [
+    JSON.stringify(result),
     id,
   ]);
 }
 
 export async function reopenRound(db: Database, id: string): Promise<void> {
-  await db.execute('UPDATE rounds SET ended_at = NULL, ended_early = NULL WHERE id = ?', [id]);
+  await db.execute('UPDATE rounds SET ended_at = NULL, ended_early = NULL, result = NULL WHERE id = ?', [id]);
 }
 
-/** Newest first. @param playerId only this player's; everybody's when undefined */
-export async function listSummaries(
+/** Keeps the attempt that is not over yet; an older one that comes late changes nothing. */
+export async function storeUnderWay(
+  db: Database,
+  id: string,
+  log: AttemptLog | null,
+  at: Date,
+): Promise<void> {
+  await db.execute(
+    `UPDATE rounds SET under_way = ?, under_way_at = ?
+     WHERE id = ? AND ended_at IS NULL AND (under_way_at IS NULL OR under_way_at <= ?)`,
+    [log === null ? null : JSON.stringify(log), at, id, at],
+  );
+}
+
+interface UnderWayRow extends RowDataPacket {
+  under_way: unknown;
+}
+
+export async function findUnderWay(db: Database, id: string): Promise<AttemptLog | null> {
+  const [rows] = await db.execute<UnderWayRow[]>('SELECT under_way FROM rounds WHERE id = ?', [id]);
+  const stored = rows[0]?.under_way ?? null;
+  return stored === null ? null : attemptLogSchema.validateSync(parseJson(stored));
+}
+
+/** Newest first, with their attempts. @param playerId only this player's; everybody's when undefined */
+export async function listNewest(
   db: Database,
   clubId: string,
   which: { readonly ended: boolean; readonly playerId: string | undefined; readonly limit: number },
-): Promise<RoundSummary[]> {
-  const [rows] = await db.execute<SummaryRow[]>(
-    `SELECT r.id, r.player_id, p.name AS player, r.drill, r.stage, t.name AS table_name, r.shots, r.started_at,
-       r.ended_at, SUM(a.points) AS points, COUNT(a.id) AS played
-     FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id
-       LEFT JOIN attempts a ON a.round_id = r.id AND a.undone_at IS NULL
-     WHERE r.club_id = ? AND (r.ended_at IS NOT NULL) = ? AND (? IS NULL OR r.player_id = ?)
-     GROUP BY r.id ORDER BY r.started_at DESC LIMIT ${Math.trunc(which.limit)}`,
+): Promise<StoredRound[]> {
+  const [rows] = await db.execute<RoundRow[]>(
+    `${ROUND_SELECT} WHERE r.club_id = ? AND (r.ended_at IS NOT NULL) = ? AND (? IS NULL OR r.player_id = ?)
+     ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(which.limit))}`,
     [clubId, which.ended ? 1 : 0, which.playerId ?? null, which.playerId ?? null],
+  );
+  return withAttempts(db, rows.map(headOf));
+}
+
+/** Keeps what was proposed after a round and what became of it. */
+export async function storeAdvice(db: Database, id: string, advice: AdviceChoice): Promise<void> {
+  await db.execute('UPDATE rounds SET advice = ? WHERE id = ?', [JSON.stringify(advice), id]);
+}
+
+interface ResultRow extends RowDataPacket {
+  id: string;
+  table_id: string;
+  table_name: string;
+  table_fingerprint: string;
+  drill_owner: string;
+  drill: string;
+  revision: number;
+  stage: number;
+  started_at: Date;
+  result: unknown;
+}
+
+/** An ended round without its attempts. */
+export interface RoundResultRow {
+  readonly id: string;
+  readonly table: { readonly id: string; readonly name: string; readonly fingerprint: string };
+  readonly drillOwner: string;
+  readonly drill: string;
+  readonly revision: number;
+  readonly stage: number;
+  readonly startedAt: Date;
+  /** Undefined for a round from before results were kept. */
+  readonly result: Round['result'] | undefined;
+}
+
+/** The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. */
+export async function listResultsOfPlayer(
+  db: Database,
+  clubId: string,
+  playerId: string,
+  period: { readonly from: Date; readonly to: Date },
+): Promise<RoundResultRow[]> {
+  const [rows] = await db.execute<ResultRow[]>(
+    `SELECT r.id, r.table_id, t.name AS table_name, r.table_fingerprint, r.drill_owner, r.drill, r.revision, r.stage,
+       r.started_at, r.result
+     FROM rounds r JOIN tables t ON t.id = r.table_id
+     WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL AND r.started_at BETWEEN ? AND ?
+     ORDER BY r.started_at`,
+    [clubId, playerId, period.from, period.to],
   );
   return rows.map((row) => ({
     id: row.id,
-    playerId: row.player_id,
-    player: row.player,
+    table: { id: row.table_id, name: row.table_name, fingerprint: row.table_fingerprint },
+    drillOwner: row.drill_owner,
     drill: row.drill,
+    revision: row.revision,
     stage: row.stage,
-    table: row.table_name,
-    points: Number(row.points ?? 0),
-    played: row.played,
-    shots: row.shots,
-    startedAt: row.started_at.toISOString(),
-    endedAt: row.ended_at?.toISOString() ?? null,
+    startedAt: row.started_at,
+    result: row.result === null ? undefined : resultSchema.validateSync(parseJson(row.result)),
   }));
 }

@@ -4,8 +4,7 @@ import { useState } from 'react';
 import type { Shot } from '../../../core/motion/shot.ts';
 import type { BackwardMap, WantedWay } from '../../../core/planning/backward.ts';
 import type { PocketName } from '../../../core/table/pockets.ts';
-import { POCKET_NAMES } from '../../../core/table/pockets.ts';
-import { OneOf } from '../../designer/fields.tsx';
+import { OneOf, PocketField } from '../../designer/fields.tsx';
 import { percent } from '../../words/units.ts';
 import { searchPlanner } from '../../workers/planner.ts';
 import type { PositionQuestion } from '../../workers/plannerProtocol.ts';
@@ -81,7 +80,7 @@ export function BackwardPanel({ backward, shot, setting }: BackwardPanelProps) {
       {backward.map !== undefined && ball !== '' && !backward.earlier && (
         <>
           <OneOf label="Before it, pot the" value={ball} values={others} onChange={setBefore} />
-          <OneOf label="into" value={pocket} values={POCKET_NAMES} onChange={setPocket} />
+          <PocketField label="into" value={pocket} onChange={setPocket} />
           <Button size="xs" onClick={() => backward.askEarlier(ball, pocket)}>
             One shot earlier
           </Button>

@@ -2,7 +2,9 @@ import { Group, MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/
 import { memo } from 'react';
 import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
-import { OneOf } from '../../designer/fields.tsx';
+import { OneOf, PocketField } from '../../designer/fields.tsx';
+import { pocketWords } from '../../words/places.ts';
+import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import type { PositionSetting } from './positionSetting.ts';
 
@@ -27,6 +29,7 @@ export const QuestionCard = memo(function QuestionCard({
   onPlayer,
   onChange,
 }: QuestionCardProps) {
+  const { vocabulary } = useWords();
   const rest = balls.filter((id) => id !== setting.pot);
   return (
     <section className="card" aria-labelledby="question-title">
@@ -35,12 +38,7 @@ export const QuestionCard = memo(function QuestionCard({
       </Title>
       <SimpleGrid cols={2} spacing={8} verticalSpacing={6}>
         <OneOf label="Pot the" value={setting.pot} values={balls} onChange={(pot) => onChange({ pot })} />
-        <OneOf
-          label="into"
-          value={setting.pocket}
-          values={POCKET_NAMES}
-          onChange={(pocket) => onChange({ pocket })}
-        />
+        <PocketField label="into" value={setting.pocket} onChange={(pocket) => onChange({ pocket })} />
         <MultiSelect
           label="On next"
           size="xs"
@@ -54,7 +52,7 @@ export const QuestionCard = memo(function QuestionCard({
           size="xs"
           clearable
           placeholder="any pocket"
-          data={POCKET_NAMES.map((name) => ({ value: name, label: capital(name.replace('-', ' ')) }))}
+          data={POCKET_NAMES.map((name) => ({ value: name, label: capital(pocketWords(name, vocabulary)) }))}
           value={setting.nextPocket}
           onChange={(name) => onChange({ nextPocket: POCKET_NAMES.find((each) => each === name) ?? null })}
         />

@@ -1,0 +1,52 @@
+import { array, boolean, number, object, type InferType } from 'yup';
+import { choice, count, finite, instant, text, uuid } from './fields.ts';
+import { resultSchema } from './round.ts';
+import { SKILLS } from './drill.ts';
+
+/** How a player does over time, as the server sums it up. */
+
+const COURSES = ['too few', 'up', 'down', 'plateau', 'open'] as const;
+
+const ratingSchema = object({
+  skill: choice(SKILLS),
+  rating: finite(),
+  /** Ends of the 90 % interval. */
+  low: finite(),
+  high: finite(),
+  rounds: count(1, 1e9),
+  /** Tables that play unlike each other among the rounds; each was judged by the levels on its own. */
+  tables: count(1, 1e6),
+  course: choice(COURSES),
+  /** Rating points a week with the ends of their 90 % interval; null where it has none. */
+  slope: object({ slope: finite(), low: number().nullable().defined(), high: number().nullable().defined() })
+    .nullable()
+    .defined(),
+  comeback: boolean().strict().required(),
+});
+export type SkillRating = InferType<typeof ratingSchema>;
+
+const kindSchema = object({
+  drill: text(60),
+  ownDrill: boolean().strict().required(),
+  revision: count(1, 100_000),
+  stage: count(1, 9),
+  table: object({ id: uuid(), name: text(60), fingerprint: text(500) }).required(),
+  rounds: count(1, 1e9),
+  best: resultSchema,
+  last: resultSchema,
+  /** Of the last five, or as many as there are. */
+  median: resultSchema,
+  lastAt: instant(),
+  course: choice(COURSES),
+  comeback: boolean().strict().required(),
+  streak: count(0, 1e6),
+});
+export type KindProgress = InferType<typeof kindSchema>;
+
+export const progressSchema = object({
+  ratings: array(ratingSchema).required(),
+  /** Rounds of skills that no virtual player has set levels for yet. */
+  unrated: count(0, 1e9),
+  kinds: array(kindSchema).required(),
+}).required();
+export type PlayerProgress = InferType<typeof progressSchema>;

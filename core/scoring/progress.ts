@@ -1,0 +1,117 @@
+import { LEVELS } from '../player/levels.ts';
+import { expectation, type Distribution } from '../statistics/distribution.ts';
+import { robustSlope, type Slope } from '../statistics/slope.ts';
+import { median } from '../statistics/summary.ts';
+import { Z_90 } from '../statistics/wilson.ts';
+
+/** A round's result on the scale of ratings. */
+export interface ProgressPoint {
+  /** When it was played, days. */
+  readonly day: number;
+  /** 0…100. */
+  readonly rating: number;
+}
+
+/** Where somebody goes in a drill or a skill. */
+export type Course = 'too few' | 'up' | 'down' | 'plateau' | 'open';
+
+export interface Progress {
+  readonly course: Course;
+  /** Rating points a week; undefined for fewer than two days. */
+  readonly slope: Slope | undefined;
+  /** Back near the best after a slump. */
+  readonly comeback: boolean;
+  /** Rounds at the end that each beat the median of the five before them. */
+  readonly streak: number;
+}
+
+const WEEK_DAYS = 7;
+/** A plateau is called from so many rounds over so many days, when the slope surely lies within this, points a week. */
+const LEAST_ROUNDS = 6;
+const LEAST_DAYS = 42;
+const FLAT = 0.5;
+/** Rounds that say how somebody plays at a time. */
+const RECENT = 5;
+/** A slump lies so far below the best of before, rating points; a comeback has won back this share of it. */
+const SLUMP = 8;
+const WON_BACK = 2 / 3;
+
+/**
+ * What a score is on the scale of ratings: the rating whose expected score it is, straight between the levels and
+ * beyond the outermost ones as far as 0 and 100.
+ * @param levels how virtual players of the five levels score
+ */
+export function ratingOfScore(score: number, levels: readonly Distribution[]): number {
+  const expected = levels.map(expectation);
+  const last = LEVELS.length - 1;
+  const upper = expected.findIndex((value, i) => i > 0 && (score <= value || i === last));
+  const [a, b] = [expected[upper - 1] ?? 0, expected[upper] ?? 0];
+  const [from, to] = [LEVELS[upper - 1]?.rating ?? 0, LEVELS[upper]?.rating ?? 0];
+  // Levels that score alike say nothing of who is better: the middle between them.
+  const t = b === a ? 0.5 : (score - a) / (b - a);
+  return Math.min(100, Math.max(0, from + t * (to - from)));
+}
+
+function medians(points: readonly ProgressPoint[]): readonly number[] {
+  return points
+    .map((_, i) => points.slice(Math.max(0, i - RECENT + 1), i + 1).map(({ rating }) => rating))
+    .slice(RECENT - 1)
+    .map((window) => median(window));
+}
+
+function isComeback(points: readonly ProgressPoint[]): boolean {
+  const running = medians(points);
+  const last = running.at(-1);
+  if (last === undefined) return false;
+  // The deepest fall from the best of before, and how deep it went.
+  let best = -Infinity;
+  let [fall, lowest] = [0, 0];
+  for (const value of running) {
+    if (value > best) best = value;
+    if (best - value > fall) [fall, lowest] = [best - value, value];
+  }
+  return fall >= SLUMP && last >= lowest + WON_BACK * fall;
+}
+
+function streakOf(points: readonly ProgressPoint[]): number {
+  let streak = 0;
+  for (let i = points.length - 1; i >= RECENT; i--) {
+    const before = points.slice(i - RECENT, i).map(({ rating }) => rating);
+    if ((points[i]?.rating ?? 0) <= median(before)) break;
+    streak++;
+  }
+  return streak;
+}
+
+/**
+ * Whether somebody gets better, by the robust slope with its 90 % interval; a plateau is called only when the slope
+ * surely is within half a rating point a week, from at least six rounds over six weeks.
+ * @param points oldest first
+ */
+export function progressIn(points: readonly ProgressPoint[]): Progress {
+  const days = (points.at(-1)?.day ?? 0) - (points[0]?.day ?? 0);
+  const several = new Set(points.map(({ day }) => day)).size > 1;
+  const daily = several
+    ? robustSlope(
+        points.map(({ day, rating }) => ({ at: day, value: rating })),
+        Z_90,
+      )
+    : undefined;
+  const slope = daily && {
+    slope: daily.slope * WEEK_DAYS,
+    low: daily.low * WEEK_DAYS,
+    high: daily.high * WEEK_DAYS,
+  };
+  const enough = points.length >= LEAST_ROUNDS && days >= LEAST_DAYS;
+  const course: Course =
+    slope === undefined || points.length < LEAST_ROUNDS
+      ? 'too few'
+      : enough && slope.low >= -FLAT && slope.high <= FLAT
+        ? 'plateau'
+        : slope.low > 0
+          ? 'up'
+          : slope.high < 0
+            ? 'down'
+            : 'open';
+  return { course, slope, comeback: isComeback(points), streak: streakOf(points) };
+}

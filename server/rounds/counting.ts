@@ -1,0 +1,122 @@
+import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { attemptsOf, roundProgress } from '../../core/drill/round.ts';
+import { atStage } from '../../core/drill/stage.ts';
+import { InvalidShotError } from '../../core/motion/validate.ts';
+import type { Round, RoundSummary, StoredAttempt } from '../../core/records/club.ts';
+import type { NewAttempt } from '../../core/records/round.ts';
+import { UncountableError } from '../../core/scoring/countAttempt.ts';
+import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
+import type { Database } from '../db/pool.ts';
+import { LIBRARY, type StoredDrill } from '../db/queries/drills.ts';
+import type { RoundHead, StoredRound } from '../db/queries/rounds.ts';
+import { planFor, revisionOf } from '../drills/plans.ts';
+import { notFound, Refusal } from '../http/errors.ts';
+import type { PlayedTable } from '../tables/states.ts';
+
+/** A tap may be a little off the cloth, metres. */
+const TAP_SLACK = 0.002;
+/** Rounds without an end of their own are not longer than this. */
+const MOST_ATTEMPTS = 100;
+
+/** The text by which a round is played. */
+export async function drillOfRound(db: Database, clubId: string, round: RoundHead): Promise<StoredDrill> {
+  const owner = round.ownDrill ? clubId : LIBRARY;
+  const entry = await revisionOf(db, owner, round.drill, round.revision);
+  if (entry === undefined) throw notFound('the drill of this round');
+  return entry;
+}
+
+/** The result of a round so far, by its drill's own method. */
+export function resultOf(
+  entry: StoredDrill,
+  round: Pick<Round, 'stage' | 'ladderStart'>,
+  attempts: readonly Pick<StoredAttempt, 'counted'>[],
+): Round['result'] {
+  const { value, unit, better, maximum, complete, censored } = roundProgress(
+    atStage(entry.document, round.stage),
+    round.stage,
+    attempts.map(({ counted }) => counted),
+    round.ladderStart,
+  ).result;
+  return { value, unit, better, maximum, complete, censored };
+}
+
+/** A round with its result: the one that was kept at its end, or counted now. */
+export async function withResult(db: Database, clubId: string, round: StoredRound): Promise<Round> {
+  if (round.result !== undefined) return { ...round, result: round.result };
+  const entry = await drillOfRound(db, clubId, round);
+  return { ...round, result: resultOf(entry, round, round.attempts) };
+}
+
+export async function summaryOf(db: Database, clubId: string, stored: StoredRound): Promise<RoundSummary> {
+  const { id, player, drill, stage, table, attempts, result, startedAt, endedAt } = await withResult(
+    db,
+    clubId,
+    stored,
+  );
+  return {
+    id,
+    playerId: player.id,
+    player: player.name,
+    drill,
+    stage,
+    table: table.name,
+    result,
+    played: attempts.length,
+    startedAt,
+    endedAt,
+  };
+}
+
+/** Whether a drill can be played on a table: a planned stroke must do its work there. @throws Refusal when not */
+export function requirePlayable(entry: StoredDrill, stage: number, { table }: PlayedTable): void {
+  if (!isPositionDrill(atStage(entry.document, stage))) return;
+  try {
+    planFor(entry, stage, table);
+  } catch (error) {
+    const known =
+      error instanceof UnplayableDrillError ||
+      error instanceof InvalidShotError ||
+      error instanceof RangeError;
+    if (!known) throw error;
+    throw new Refusal(400, `tableId: not on this table, for ${error.message}`, 'tableId');
+  }
+}
+
+/** Refuses landings beside the cloth; a ball in the jaws is marked at its edge. */
+export function requireOnCloth({ log }: Pick<NewAttempt, 'log'>, { table }: PlayedTable): void {
+  const inset = table.preset.cueBallRadius - TAP_SLACK;
+  log.shots.forEach(({ landing }, i) => {
+    if (landing === null) return;
+    for (const [axis, size] of [
+      ['x', table.length],
+      ['y', table.width],
+    ] as const) {
+      if (landing[axis] < inset || landing[axis] > size - inset) {
+        const field = `log.shots[${String(i)}].landing.${axis}`;
+        throw new Refusal(400, `${field} is off the table`, field);
+      }
+    }
+  });
+}
+
+/** Checks an attempt against its round and counts it: what it came to, and how far from the plan it ended. */
+export function countFor(
+  entry: StoredDrill,
+  played: Pick<PlayedTable, 'table'>,
+  round: Pick<Round, 'stage'>,
+  { id, ordinal, log, playedAt }: NewAttempt & { readonly id: string },
+): StoredAttempt {
+  const drill = atStage(entry.document, round.stage);
+  const most = attemptsOf(drill) ?? MOST_ATTEMPTS;
+  if (ordinal > most) throw new Refusal(400, `ordinal must be at most ${String(most)}`, 'ordinal');
+  const plan = isPositionDrill(drill) ? planFor(entry, round.stage, played.table) : undefined;
+  try {
+    const counting = { drill, stage: round.stage, preset: played.table.preset, plan };
+    return storedAttempt(counting, log, { id, ordinal, playedAt });
+  } catch (error) {
+    if (!(error instanceof UncountableError)) throw error;
+    throw new Refusal(400, error.message, `log.${error.field}`);
+  }
+}

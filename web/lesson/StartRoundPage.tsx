@@ -1,0 +1,207 @@
+import { Button, Select, Stack, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
+import type { ListedDrill, OpenRound, Player } from '../../core/records/club.ts';
+import type { ClubTable } from '../../core/records/tableCard.ts';
+import { tableFingerprint } from '../../core/table/table.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { drillsQuery, planQuery, playerRoundsQuery, playersQuery, tablesQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { DrillDrawing } from '../drills/DrillDrawing.tsx';
+import { stageFrom, tableFrom } from '../drills/useSetting.ts';
+import { asPlayed, currentState, tablesFor } from '../hall/tableChoice.ts';
+import { conditionsInWords } from '../hall/conditionWords.ts';
+import { CAUTION_WORDS } from '../words/cautionWords.ts';
+import { firstResult, nextRung } from './newRound.ts';
+import { openRound } from './roundStore.ts';
+
+const LARGEST_SEED = 1_000_000;
+
+/** Where a round begins: who plays what, on which table. */
+export function StartRoundPage() {
+  const players = useQuery(playersQuery);
+  const drills = useQuery(drillsQuery);
+  const tables = useQuery(tablesQuery);
+  const error = players.error ?? drills.error ?? tables.error;
+  if (players.data === undefined || drills.data === undefined || tables.data === undefined) {
+    return <Loading what="players and drills" error={error} />;
+  }
+  return (
+    <StartRound
+      players={players.data.filter((player) => !player.archived)}
+      drills={drills.data.filter((entry) => !entry.archived)}
+      tables={tables.data}
+    />
+  );
+}
+
+interface StartRoundProps {
+  readonly players: readonly Player[];
+  readonly drills: readonly ListedDrill[];
+  readonly tables: readonly ClubTable[];
+}
+
+function StartRound({ players, drills, tables }: StartRoundProps) {
+  const navigate = useNavigate();
+  const [params, setParams] = useSearchParams();
+  const [now] = useState(() => Date.now());
+  const [seed] = useState(() => 1 + Math.floor(Math.random() * LARGEST_SEED));
+  const choose = (name: string, value: string | null) => {
+    const next = new URLSearchParams(params);
+    if (value === null) next.delete(name);
+    else next.set(name, value);
+    if (name === 'drill') next.delete('stage');
+    setParams(next, { replace: true });
+  };
+
+  const only = players.length === 1 ? players[0] : undefined;
+  const player = players.find((each) => each.id === params.get('player')) ?? only;
+  const entry = drills.find((each) => each.document.slug === params.get('drill'));
+  const stages = entry?.document.stages ?? [];
+  const stage = entry === undefined ? 0 : stageFrom(params, entry.document);
+  const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
+  const table = tableFrom(params, fitting);
+  const state = table === undefined ? undefined : currentState(table, now);
+  const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
+
+  // The button does not wait for it: only a stroke that is known to fail on this table keeps a round from starting.
+  const staged = entry === undefined ? undefined : atStage(entry.document, stage);
+  const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
+  const plan = useQuery(planQuery(drill, state && asPlayed(state)));
+  const before = useQuery({ ...playerRoundsQuery(player?.id ?? ''), enabled: player !== undefined });
+  const [lessonId, block] = [params.get('lesson'), params.get('block')];
+  const lesson = lessonId === null || block === null ? null : { id: lessonId, block };
+
+  async function start(): Promise<void> {
+    if (player === undefined || entry === undefined || table === undefined) return;
+    if (state === undefined || built === undefined || staged === undefined) return;
+    const { document, revision } = entry;
+    const open: OpenRound = {
+      document,
+      tableState: state,
+      round: {
+        id: crypto.randomUUID(),
+        player: { id: player.id, name: player.name, hand: player.hand },
+        table: {
+          id: table.id,
+          name: table.name,
+          preset: table.preset,
+          revision: state.revision,
+          conditionsId: state.conditions?.id ?? null,
+          fingerprint: tableFingerprint(built),
+        },
+        drill: document.slug,
+        ownDrill: entry.own,
+        revision,
+        stage,
+        ladderStart: nextRung(staged, before.data ?? [], stage),
+        seed,
+        lesson,
+        startedAt: new Date().toISOString(),
+        endedAt: null,
+        early: null,
+        attempts: [],
+        result: firstResult(staged, stage),
+        advice: null,
+      },
+      underWay: null,
+      conflicts: [],
+    };
+    await openRound(open);
+    await navigate(`/lesson/rounds/${open.round.id}`);
+  }
+
+  return (
+    <div
+      style={{
+        display: 'grid',
+        gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
+        gap: 28,
+      }}
+    >
+      <Stack>
+        <Title order={1}>Start a round</Title>
+        {players.length === 0 && <Text>There is no player yet: add one in Players first.</Text>}
+        <Select
+          label="Player"
+          size="md"
+          searchable
+          placeholder="Who is at the table?"
+          data={players.map((each) => ({ value: each.id, label: each.name }))}
+          value={player?.id ?? null}
+          onChange={(value) => choose('player', value)}
+        />
+        <Select
+          label="Drill"
+          size="md"
+          searchable
+          placeholder="What is played?"
+          data={drills.map(({ document }) => ({ value: document.slug, label: document.title }))}
+          value={entry?.document.slug ?? null}
+          onChange={(value) => choose('drill', value)}
+        />
+        {entry !== undefined && (
+          <>
+            <Select
+              label="Stage"
+              size="md"
+              allowDeselect={false}
+              data={stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
+              value={String(stage)}
+              onChange={(value) => choose('stage', value)}
+            />
+            <Select
+              label="Table"
+              size="md"
+              allowDeselect={false}
+              description={
+                state === undefined
+                  ? undefined
+                  : state.conditions === null
+                    ? undefined
+                    : `Tonight: ${conditionsInWords(state.conditions.conditions)}`
+              }
+              data={fitting.map((each) => ({ value: each.id, label: each.name }))}
+              value={table?.id ?? null}
+              onChange={(value) => choose('table', value)}
+              error={
+                table === undefined ? 'The hall has no table for this drill: add one in Hall.' : undefined
+              }
+            />
+          </>
+        )}
+        <Button
+          size="xl"
+          onClick={() => void start()}
+          disabled={player === undefined || entry === undefined || table === undefined || plan.isError}
+        >
+          Start
+        </Button>
+      </Stack>
+      <div>
+        {entry === undefined ? (
+          <Text c="dimmed" mt="xl">
+            Choose a drill to see its layout.
+          </Text>
+        ) : (
+          <>
+            <Title order={2} size="h3" mb="xs">
+              {entry.document.title}
+            </Title>
+            <DrillDrawing drill={staged ?? entry.document} stage={stage} table={built} plan={plan.data} />
+            {plan.isError && <Text mt="xs">Not on this table: {plan.error.message}.</Text>}
+            <Text mt="xs">{entry.document.purpose}</Text>
+            {entry.document.cautions.map((caution) => (
+              <Text key={caution} size="sm" fw={700}>
+                {CAUTION_WORDS[caution]}
+              </Text>
+            ))}
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

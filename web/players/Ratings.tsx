@@ -1,0 +1,90 @@
+import { SimpleGrid, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { LEVELS } from '../../core/player/levels.ts';
+import type { SkillRating } from '../../core/records/progress.ts';
+import { playerProgressQuery } from '../api/queries.ts';
+import { colour, TEXT_FONT } from '../theme.ts';
+import { courseWords } from '../words/courseWords.ts';
+import { capital } from '../words/vocabulary.ts';
+
+/** A player's ratings by skill, each with the interval that the rounds leave open. */
+export function Ratings({ playerId }: { readonly playerId: string }) {
+  const progress = useQuery(playerProgressQuery(playerId));
+  if (progress.data === undefined || progress.data.ratings.length === 0) return null;
+  const { ratings, unrated } = progress.data;
+  return (
+    <section aria-labelledby="ratings-title">
+      <Title order={2} size="h3" id="ratings-title" mb={6}>
+        Ratings
+      </Title>
+      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
+        {ratings.map((rating) => (
+          <RatingCard key={rating.skill} rating={rating} />
+        ))}
+      </SimpleGrid>
+      <Text size="xs" c="dimmed" mt={6}>
+        The level on the scale from 0 to 100 whose virtual player explains the rounds of a year best; recent
+        ones weigh more. The bar is the 90 % interval.
+        {unrated > 0
+          ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} of drills for which no levels are computed yet left out.`
+          : ''}
+      </Text>
+    </section>
+  );
+}
+
+function RatingCard({ rating }: { readonly rating: SkillRating }) {
+  const { skill, low, high, rounds, tables } = rating;
+  return (
+    <section className="card" aria-label={`Rating in ${skill}`}>
+      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
+        <Text fw={700}>{capital(skill)}</Text>
+        <Text className="big" data-testid={`rating-${skill}`}>
+          {Math.round(rating.rating)}
+        </Text>
+      </div>
+      <RatingBar rating={rating} />
+      <Text size="sm">
+        {Math.round(low)} to {Math.round(high)}, by {rounds === 1 ? '1 round' : `${rounds} rounds`}
+        {tables > 1 ? ` on ${tables} tables that play unlike, each against its own levels` : ''}
+      </Text>
+      <Text size="sm" c="dimmed">
+        {courseWords(rating)}
+      </Text>
+    </section>
+  );
+}
+
+const WIDTH = 300;
+const at = (rating: number) => (WIDTH * rating) / 100;
+
+/** The scale with the five levels, the interval as a bar, the rating as a diamond. */
+function RatingBar({ rating: { rating, low, high } }: { readonly rating: SkillRating }) {
+  return (
+    <svg viewBox={`-6 0 ${WIDTH + 12} 40`} width="100%" aria-hidden="true">
+      <line x1={0} y1={12} x2={WIDTH} y2={12} stroke={colour('line')} strokeWidth={2} />
+      <rect
+        x={at(low)}
+        y={7}
+        width={at(high) - at(low)}
+        height={10}
+        fill={colour('indigo')}
+        fillOpacity={0.3}
+      />
+      <path d={`M${at(rating)} 1l6 11l-6 11l-6 -11Z`} fill={colour('indigo')} />
+      {LEVELS.map((level) => (
+        <text
+          key={level.name}
+          x={at(level.rating)}
+          y={36}
+          textAnchor="middle"
+          fontFamily={TEXT_FONT}
+          fontSize={11}
+          fill={colour('muted')}
+        >
+          {level.name.split(' ')[0]}
+        </text>
+      ))}
+    </svg>
+  );
+}

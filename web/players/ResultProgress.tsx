@@ -1,0 +1,55 @@
+import { Group, Text, Title } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { compareResults, medianResult, resultText } from '../../core/counting/result.ts';
+import type { Round } from '../../core/records/club.ts';
+import { RECENT, type TrendProps } from './DrillProgress.tsx';
+import { Figures } from './Figures.tsx';
+
+interface ResultProgressProps {
+  readonly title: string;
+  /** Complete rounds, oldest first. */
+  readonly rounds: readonly Round[];
+  readonly early: number;
+  readonly unlike: number;
+  readonly chart: (props: TrendProps) => ReactNode;
+}
+
+/** How a drill has gone that is counted otherwise than by points of a window: best, last, median, the rounds over time. */
+export function ResultProgress({ title, rounds, early, unlike, chart }: ResultProgressProps) {
+  const results = rounds.map(({ result }) => result);
+  const best = [...results].sort(compareResults)[0];
+  const last = results.at(-1);
+  if (best === undefined || last === undefined) {
+    return <Text>Every round of this drill was ended early, so there is nothing to compare.</Text>;
+  }
+  const recent = results.slice(-RECENT);
+  const figures = [
+    ['best', resultText(best)],
+    ['last', resultText(last)],
+    [`median of ${recent.length}`, resultText(medianResult(recent))],
+  ] as const;
+  const most = Math.max(1, best.maximum ?? 0, ...results.map(({ value }) => value));
+  return (
+    <section className="card" aria-labelledby="trend-title">
+      <Group justify="space-between" align="start">
+        <div>
+          <Title order={2} size="h3" id="trend-title">
+            {title}
+          </Title>
+          <Text c="dimmed" size="sm">
+            {best.unit}, {best.better === 'high' ? 'more' : 'fewer'} is better,{' '}
+            {rounds.length === 1 ? '1 round' : `${rounds.length} rounds`}
+            {early > 0 ? `; ${early} ended early left out` : ''}
+            {unlike > 0 ? `; ${unlike} on tables that played otherwise left out` : ''}
+          </Text>
+        </div>
+        <Figures figures={figures} />
+      </Group>
+      {chart({
+        rounds: rounds.map(({ startedAt, result }) => ({ at: startedAt, points: result.value })),
+        bands: [],
+        maximum: most,
+      })}
+    </section>
+  );
+}

@@ -1,0 +1,29 @@
+import type { SkillRating } from '../../core/records/progress.ts';
+
+const one = (value: number) => Math.abs(value).toFixed(1);
+
+/** Where somebody goes, in a sentence with its interval: "Up by 1.2 points a week (0.4 to 2.0)". */
+export function courseWords({
+  course,
+  slope,
+  comeback,
+}: Pick<SkillRating, 'course' | 'slope' | 'comeback'>): string {
+  const back = comeback ? ' Back near the best after a slump.' : '';
+  switch (course) {
+    case 'too few':
+      return `Too few rounds to say where it goes.${back}`;
+    case 'plateau':
+      return `A plateau: it surely changes by less than half a point a week.${back}`;
+    case 'open':
+      return `No direction is sure yet.${back}`;
+    case 'up':
+    case 'down': {
+      const way = course === 'up' ? 'Up' : 'Down';
+      if (slope === null) return `${way}.${back}`;
+      const ends = [slope.low, slope.high].map((end) => (end === null ? undefined : one(end)));
+      const [near, far] = course === 'up' ? ends : ends.toReversed();
+      const interval = near === undefined || far === undefined ? '' : ` (${near} to ${far})`;
+      return `${way} by ${one(slope.slope)} points a week${interval}.${back}`;
+    }
+  }
+}
