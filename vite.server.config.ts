@@ -1,12 +1,15 @@
 import { defineConfig } from 'vite';
 
-/** The server as one file for Node.js; packages stay outside. */
+/** The server and its worker thread as files for Node.js; packages stay outside. */
 export default defineConfig({
   build: {
-    ssr: 'server/main.ts',
+    ssr: true,
     outDir: 'dist/server',
     emptyOutDir: true,
     target: 'node20',
-    rolldownOptions: { output: { entryFileNames: 'main.js' } },
+    rolldownOptions: {
+      input: { main: 'server/main.ts', benchmarkWorker: 'server/benchmarks/worker.ts' },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },
+    },
   },
 });

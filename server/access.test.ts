@@ -117,6 +117,10 @@ const CASES: Readonly<Record<string, Case>> = {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/rounds`,
   },
+  'GET /api/players/:id/results': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/results`,
+  },
   'GET /api/players/:id/calls': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/calls`,
@@ -190,6 +194,19 @@ const CASES: Readonly<Record<string, Case>> = {
     expected: [401, 403, 200, 200],
     path: () => '/api/drills/harbour-turn/revisions/1/stages/1/benchmark',
     body: (w) => w.benchmark,
+  },
+  'POST /api/drills/:slug/revisions/:revision/stages/:stage/benchmark/job': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/drills/frozen-pair/revisions/1/stages/1/benchmark/job',
+  },
+  'DELETE /api/drills/:slug/revisions/:revision/stages/:stage/benchmark/job': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/drills/frozen-pair/revisions/1/stages/1/benchmark/job',
+  },
+  'PUT /api/drills/:slug/revisions/:revision/stages/:stage/bands': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/drills/harbour-turn/revisions/1/stages/1/bands',
+    body: () => ({ from: [2, 5, null, 12, null] }),
   },
   'PUT /api/rounds/:id': {
     expected: [401, 404, 404, 200],

@@ -8,6 +8,7 @@ import { requireSession, type SignedIn } from './auth/session.ts';
 import type { Dependencies } from './dependencies.ts';
 import { Refusal } from './http/errors.ts';
 import { accountRoutes } from './routes/account.ts';
+import { benchmarkRoutes } from './routes/benchmarks.ts';
 import { callRoutes } from './routes/calls.ts';
 import { drillRoutes } from './routes/drills.ts';
 import { lessonRoutes } from './routes/lessons.ts';
@@ -56,6 +57,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/players', playerRoutes(deps)],
     ['/tables', tableRoutes(deps)],
     ['/drills', drillRoutes(deps)],
+    ['/drills', benchmarkRoutes(deps)],
     ['/lessons', lessonRoutes(deps)],
     ['/rounds', roundRoutes(deps)],
     ['/calls', callRoutes(deps)],

@@ -12,6 +12,8 @@ export interface Dependencies {
   readonly secureCookies: boolean;
   /** Shown on the sign-in page; empty for a real club. */
   readonly demoSignIns: Welcome['demo'];
+  /** Tells whoever computes benchmarks that one was queued. */
+  readonly wakeBenchmarks?: () => void;
   /** Folder of the built interface, when this server serves it. */
   readonly webFolder?: string;
 }

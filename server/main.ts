@@ -5,6 +5,8 @@ import { UnplayableDrillError } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
+import { BenchmarkQueue } from './benchmarks/queue.ts';
+import { openThreads, THREADS } from './benchmarks/threads.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
 import { listLibrary } from './db/queries/drills.ts';
 import { migrate } from './db/migrate.ts';
@@ -16,7 +18,8 @@ import { planFor } from './drills/plans.ts';
 
 /**
  * The server's process. Environment: DATABASE_URL, PORT, JOLLY_HOST (127.0.0.1), JOLLY_DEMO=1 for the demo club,
- * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_ROOT (where library/, migrations and dist/ are found).
+ * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_ROOT (where library/, migrations and dist/ are found),
+ * JOLLY_BENCHMARKS=0 for a server that leaves the computing of benchmarks to others.
  */
 const env = process.env;
 const url = env['DATABASE_URL'];
@@ -31,12 +34,18 @@ await storeLibrary(pool, await readLibrary(path.join(root, 'library')));
 await deleteExpiredSessions(pool, new Date());
 if (demo) await loadDemo(pool, Date.now());
 
+const threads = env['JOLLY_BENCHMARKS'] === '0' ? undefined : openThreads();
+const benchmarks = threads && new BenchmarkQueue({ pool, log, run: threads.run, threads: THREADS });
+/** Jobs of a server that is gone are taken over by whoever looks. */
+const LOOK_MS = 20_000;
+
 const app = createApp({
   pool,
   log,
   now: Date.now,
   secureCookies: env['JOLLY_HTTPS'] === '1',
   demoSignIns: demo ? DEMO_SIGN_INS : [],
+  ...(benchmarks === undefined ? {} : { wakeBenchmarks: () => void benchmarks.wake() }),
   webFolder: path.join(root, 'dist', 'web'),
 });
 
@@ -48,6 +57,10 @@ const server = serve({
 server.on('listening', () => {
   process.send?.('listening');
   void solveDrills();
+  if (benchmarks !== undefined) {
+    void benchmarks.wake();
+    setInterval(() => void benchmarks.wake(), LOOK_MS).unref();
+  }
 });
 server.on('error', (error: Error) => {
   log.fatal({ err: error }, 'the server cannot listen');
@@ -71,12 +84,20 @@ async function solveDrills(): Promise<void> {
   }
 }
 
+async function leave(): Promise<void> {
+  const released = benchmarks?.stop();
+  await threads?.close();
+  await released;
+  await pool.end();
+  process.exit(0);
+}
+
 let stopping = false;
 function stop(): void {
   if (stopping) return;
   stopping = true;
   server.close(() => {
-    void pool.end().finally(() => process.exit(0));
+    void leave();
   });
   if ('closeIdleConnections' in server) server.closeIdleConnections();
   // A client that keeps its connection busy does not keep the server from stopping.

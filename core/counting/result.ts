@@ -56,3 +56,11 @@ export function medianResult(results: readonly RoundResult[]): RoundResult {
   if (median === undefined) throw new RangeError('medianResult: needs at least one result');
   return median;
 }
+
+/**
+ * Whether a round counts among others of its kind: when it is complete; and tries at a clearance that were given up count
+ * as worse than as many.
+ */
+export function isComparable({ complete, unit, value }: RoundResult): boolean {
+  return complete || (unit === 'tries' && value > 0);
+}

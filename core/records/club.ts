@@ -1,7 +1,6 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { drillSchema } from './drill.ts';
-import { benchmarkSchema } from './benchmark.ts';
 import { choice, count, finite, instant, pointSchema, text, uuid } from './fields.ts';
 import { attemptLogSchema, countedSchema } from './attempt.ts';
 import { adviceChoiceSchema, lessonRefSchema, outcome, resultSchema } from './round.ts';
@@ -193,6 +192,11 @@ export const roundSchema = object({
 export type Round = InferType<typeof roundSchema>;
 export const roundsSchema = array(roundSchema).required();
 
+/** A round without its attempts. */
+export const roundHeadSchema = roundSchema.omit(['attempts']);
+export type RoundHead = InferType<typeof roundHeadSchema>;
+export const roundHeadsSchema = array(roundHeadSchema).required();
+
 /** A round to play: with the drill at the revision, and the table in the state, in which it was opened. */
 export const openRoundSchema = object({
   round: roundSchema,
@@ -225,8 +229,6 @@ export const todaySchema = object({
   waiting: array(playerSchema).required(),
 }).required();
 export type Today = InferType<typeof todaySchema>;
-
-export const benchmarkReplySchema = object({ benchmark: benchmarkSchema.nullable().defined() }).required();
 
 /** What became of an attempt; in conflict it waits beside another entry for the same shot. */
 export const storedSchema = object({

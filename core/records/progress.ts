@@ -1,6 +1,8 @@
-import { array, boolean, number, object, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
+import { PRESET_IDS } from '../table/preset.ts';
 import { choice, count, finite, instant, text, uuid } from './fields.ts';
 import { resultSchema } from './round.ts';
+import { roundSumsSchema } from './roundSums.ts';
 import { SKILLS } from './drill.ts';
 
 /** How a player does over time, as the server sums it up. */
@@ -9,6 +11,8 @@ const COURSES = ['too few', 'up', 'down', 'plateau', 'open'] as const;
 
 const ratingSchema = object({
   skill: choice(SKILLS),
+  /** By what it is rated: rounds against virtual players' levels, or the share of calls that were right. */
+  basis: choice(['rounds', 'calls']),
   rating: finite(),
   /** Ends of the 90 % interval. */
   low: finite(),
@@ -25,12 +29,21 @@ const ratingSchema = object({
 });
 export type SkillRating = InferType<typeof ratingSchema>;
 
+const tableSchema = object({
+  id: uuid(),
+  name: text(60),
+  preset: choice(PRESET_IDS),
+  revision: count(1, 100_000),
+  conditionsId: uuid().nullable().defined(),
+  fingerprint: text(500),
+}).required();
+
 const kindSchema = object({
   drill: text(60),
   ownDrill: boolean().strict().required(),
   revision: count(1, 100_000),
   stage: count(1, 9),
-  table: object({ id: uuid(), name: text(60), fingerprint: text(500) }).required(),
+  table: tableSchema,
   rounds: count(1, 1e9),
   best: resultSchema,
   last: resultSchema,
@@ -43,10 +56,26 @@ const kindSchema = object({
 });
 export type KindProgress = InferType<typeof kindSchema>;
 
+const monthSchema = object({
+  /** As "2026-11". */
+  month: string()
+    .strict()
+    .required()
+    .matches(/^\d{4}-\d\d$/),
+  rounds: count(1, 1e9),
+  sums: roundSumsSchema,
+});
+export type MonthSums = InferType<typeof monthSchema>;
+
 export const progressSchema = object({
   ratings: array(ratingSchema).required(),
   /** Rounds of skills that no virtual player has set levels for yet. */
   unrated: count(0, 1e9),
   kinds: array(kindSchema).required(),
+  /** What the shots add up to, month by month. */
+  months: array(monthSchema).required(),
+  /** Tables and drills of the period, whatever is chosen of them. */
+  tables: array(object({ id: uuid(), name: text(60) })).required(),
+  drills: array(text(60)).required(),
 }).required();
 export type PlayerProgress = InferType<typeof progressSchema>;

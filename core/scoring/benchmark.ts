@@ -4,9 +4,17 @@ import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../player/levels.
 import type { Benchmark, LevelBenchmark } from '../records/benchmark.ts';
 import type { PositionDrill } from '../drill/positionDrill.ts';
 import type { DrillStage } from '../records/drill.ts';
-import { expectation, medianOf, midRankPercentile, sumOfDraws } from '../statistics/distribution.ts';
+import {
+  expectation,
+  medianOf,
+  midRankPercentile,
+  sumOfDraws,
+  type Distribution,
+} from '../statistics/distribution.ts';
+import { Z_90 } from '../statistics/wilson.ts';
 import { zonePoints } from './zonePoints.ts';
 import { mostPoints } from '../counting/bands.ts';
+import type { RoundResult } from '../counting/result.ts';
 
 /** Single executions by the virtual player of each level. */
 export const EXECUTIONS_PER_LEVEL = 2_000;
@@ -45,8 +53,35 @@ export function benchmarkDrill(
 ): Benchmark {
   return {
     executions: EXECUTIONS_PER_LEVEL,
+    wholeRounds: false,
+    unit: 'points',
+    better: 'high',
     levels: LEVEL_NAMES.map((level, i) => benchmarkLevel(drill, stage, planned, level, seed + i)),
   };
+}
+
+/**
+ * A result as a whole number from 0 up, as benchmarks count it: a round that was given up counts one worse than where it
+ * was cut off, and a score below zero as zero.
+ */
+export function benchmarkScore({ value, better, censored }: RoundResult): number {
+  const score = Math.max(0, Math.round(value));
+  return censored && better === 'low' ? score + 1 : score;
+}
+
+/**
+ * How far the mean of a level may be off, by how many rounds or shots it comes from: half the width of the 90 % interval.
+ * @param shots of a round, where it is a sum of single executions
+ */
+export function meanMargin(
+  { executions, wholeRounds }: Pick<Benchmark, 'executions' | 'wholeRounds'>,
+  round: Distribution,
+  shots: number,
+): number {
+  const mean = expectation(round);
+  const variance = round.reduce((sum, p, value) => sum + p * (value - mean) ** 2, 0);
+  // Of n shots of variance v a round has n·v, and its mean, n times that of the shots, the variance n²·v / executions.
+  return Z_90 * Math.sqrt(wholeRounds ? variance / executions : (shots * variance) / executions);
 }
 
 /** Where a round's score stands among the levels. */
@@ -57,20 +92,23 @@ export interface Placing {
   readonly next: LevelName | undefined;
   /** The level that the percentile is of: the reached one, or the lowest. */
   readonly of: LevelName;
-  /** Mid-rank percentile of the score among that level's rounds, 0…100. */
+  /** Mid-rank percentile of the score among that level's rounds, 0…100; higher is better. */
   readonly percentile: number;
 }
 
 /** Places the score of a whole round: "between team and match, 70th percentile of team". */
 export function placeRound(score: number, benchmark: Benchmark): Placing {
-  const reachedIndex = benchmark.levels.findLastIndex((level) => score >= medianOf(level.round));
+  const low = benchmark.better === 'low';
+  const reachedIndex = benchmark.levels.findLastIndex(({ round }) =>
+    low ? score <= medianOf(round) : score >= medianOf(round),
+  );
   const of = benchmark.levels[Math.max(0, reachedIndex)];
   if (of === undefined) throw new RangeError('placeRound: the benchmark has no levels');
   return {
     reached: reachedIndex < 0 ? undefined : of.level,
     next: benchmark.levels[reachedIndex + 1]?.level,
     of: of.level,
-    percentile: midRankPercentile(of.round, score),
+    percentile: low ? 100 - midRankPercentile(of.round, score) : midRankPercentile(of.round, score),
   };
 }
 
@@ -80,12 +118,14 @@ export interface ScoreBand {
   readonly to: number;
 }
 
-/** The stretch of scores nearest to each level's expected round, from 0 to the maximum. */
+/** The stretch of scores nearest to each level's expected round, from 0 to the maximum; of levels that score alike the
+ * upper one's is empty. */
 export function scoreBands(benchmark: Benchmark, maximum: number): readonly ScoreBand[] {
   const expected = benchmark.levels.map((level) => expectation(level.round));
-  return benchmark.levels.map(({ level }, i) => ({
-    level,
-    from: i === 0 ? 0 : (expected[i - 1]! + expected[i]!) / 2,
-    to: i === expected.length - 1 ? maximum : (expected[i]! + expected[i + 1]!) / 2,
-  }));
+  const [worst, best] = benchmark.better === 'low' ? [maximum, 0] : [0, maximum];
+  return benchmark.levels.map(({ level }, i) => {
+    const below = i === 0 ? worst : (expected[i - 1]! + expected[i]!) / 2;
+    const above = i === expected.length - 1 ? best : (expected[i]! + expected[i + 1]!) / 2;
+    return { level, from: Math.min(below, above), to: Math.max(below, above) };
+  });
 }

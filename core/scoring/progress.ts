@@ -1,7 +1,7 @@
 import { LEVELS } from '../player/levels.ts';
 import { expectation, type Distribution } from '../statistics/distribution.ts';
 import { robustSlope, type Slope } from '../statistics/slope.ts';
-import { median } from '../statistics/summary.ts';
+import { mean, median } from '../statistics/summary.ts';
 import { Z_90 } from '../statistics/wilson.ts';
 
 /** A round's result on the scale of ratings. */
@@ -42,14 +42,34 @@ const WON_BACK = 2 / 3;
  * @param levels how virtual players of the five levels score
  */
 export function ratingOfScore(score: number, levels: readonly Distribution[]): number {
-  const expected = levels.map(expectation);
+  const means = levels.map(expectation);
   const last = LEVELS.length - 1;
-  const upper = expected.findIndex((value, i) => i > 0 && (score <= value || i === last));
+  // Where fewer is better the means fall with the level: they are turned round.
+  const sign = (means[last] ?? 0) < (means[0] ?? 0) ? -1 : 1;
+  // Means of simulated rounds scatter: a level is never taken for worse than the one below it.
+  const expected = means.map((_, i) => Math.max(...means.slice(0, i + 1).map((mean) => sign * mean)));
+  const value = sign * score;
+  const upper = expected.findIndex((mean, i) => i > 0 && (value <= mean || i === last));
   const [a, b] = [expected[upper - 1] ?? 0, expected[upper] ?? 0];
   const [from, to] = [LEVELS[upper - 1]?.rating ?? 0, LEVELS[upper]?.rating ?? 0];
   // Levels that score alike say nothing of who is better: the middle between them.
-  const t = b === a ? 0.5 : (score - a) / (b - a);
+  const t = b === a ? 0.5 : (value - a) / (b - a);
   return Math.min(100, Math.max(0, from + t * (to - from)));
+}
+
+/** A slope over this many points is taken over the means of weeks: pairs of all would be too many. */
+const MOST_POINTS = 150;
+
+function byWeek(points: readonly ProgressPoint[]): readonly ProgressPoint[] {
+  const weeks = new Map<number, ProgressPoint[]>();
+  for (const point of points) {
+    const week = Math.floor(point.day / WEEK_DAYS);
+    weeks.set(week, [...(weeks.get(week) ?? []), point]);
+  }
+  return [...weeks.values()].map((own) => ({
+    day: mean(own.map(({ day }) => day)),
+    rating: mean(own.map(({ rating }) => rating)),
+  }));
 }
 
 function medians(points: readonly ProgressPoint[]): readonly number[] {
@@ -90,10 +110,13 @@ function streakOf(points: readonly ProgressPoint[]): number {
  */
 export function progressIn(points: readonly ProgressPoint[]): Progress {
   const days = (points.at(-1)?.day ?? 0) - (points[0]?.day ?? 0);
-  const several = new Set(points.map(({ day }) => day)).size > 1;
+  const several = new Set(points.map(({ day }) => day)).size > 1 && days > 0;
   const daily = several
     ? robustSlope(
-        points.map(({ day, rating }) => ({ at: day, value: rating })),
+        (points.length > MOST_POINTS ? byWeek(points) : points).map(({ day, rating }) => ({
+          at: day,
+          value: rating,
+        })),
         Z_90,
       )
     : undefined;

@@ -43,27 +43,39 @@ function softened(levels: Distribution): Distribution {
 }
 
 /**
- * The logarithm of the chance of a score at each rating of the grid: between two levels the scores' distributions are
- * mixed geometrically, p ∝ a^(1−t)·b^t, which moves from the one to the other without two humps; beyond the outermost
- * levels the same goes on.
+ * The logarithm of the chance of each score at a rating: between two levels the scores' distributions are mixed
+ * geometrically, p ∝ a^(1−t)·b^t, which moves from the one to the other without two humps; beyond the outermost levels
+ * the same goes on.
  */
-function logChances({ score, levels }: RatedRound, grid: readonly number[]): readonly number[] {
-  const soft = levels.map(softened);
-  return grid.map((rating) => {
-    const upper = LEVELS.findIndex(
-      (level, i) => i > 0 && (rating <= level.rating || i === LEVELS.length - 1),
-    );
-    const [a, b] = [soft[upper - 1], soft[upper]];
-    const [from, to] = [LEVELS[upper - 1], LEVELS[upper]];
-    if (a === undefined || b === undefined || from === undefined || to === undefined) {
-      throw new RangeError('rateRounds: a round needs the distributions of the five levels');
-    }
-    const t = (rating - from.rating) / (to.rating - from.rating);
-    const mixed = a.map((p, value) => (1 - t) * log(p) + t * log(b[value] ?? 0));
-    const most = Math.max(...mixed);
-    const whole = mixed.reduce((sum, each) => sum + Math.exp(each - most), 0);
-    return (mixed[Math.min(score, mixed.length - 1)] ?? -Infinity) - most - Math.log(whole);
+function logChancesAt(logs: readonly (readonly number[])[], rating: number): readonly number[] {
+  const upper = LEVELS.findIndex((level, i) => i > 0 && (rating <= level.rating || i === LEVELS.length - 1));
+  const [a, b] = [logs[upper - 1], logs[upper]];
+  const [from, to] = [LEVELS[upper - 1], LEVELS[upper]];
+  if (a === undefined || b === undefined || from === undefined || to === undefined) {
+    throw new RangeError('rateRounds: a round needs the distributions of the five levels');
+  }
+  const t = (rating - from.rating) / (to.rating - from.rating);
+  const mixed = a.map((p, value) => (1 - t) * p + t * (b[value] ?? log(0)));
+  const most = Math.max(...mixed);
+  const whole = most + Math.log(mixed.reduce((sum, each) => sum + Math.exp(each - most), 0));
+  return mixed.map((each) => each - whole);
+}
+
+/** Rounds of one kind: the weight of each score that was made. */
+interface KindWeights {
+  readonly levels: readonly Distribution[];
+  readonly scores: Map<number, number>;
+}
+
+/** Rounds that were played for the same levels, scores alike together: a year has many of them. */
+function byKind(rounds: readonly RatedRound[], weights: readonly number[]): readonly KindWeights[] {
+  const kinds = new Map<readonly Distribution[], KindWeights>();
+  rounds.forEach(({ levels, score }, i) => {
+    const kind = kinds.get(levels) ?? { levels, scores: new Map<number, number>() };
+    kinds.set(levels, kind);
+    kind.scores.set(score, (kind.scores.get(score) ?? 0) + (weights[i] ?? 0));
   });
+  return [...kinds.values()];
 }
 
 /**
@@ -83,12 +95,16 @@ export function rateRounds(rounds: readonly RatedRound[], today: number): Rating
   const squares = weights.reduce((total, w) => total + w * w, 0);
   const scale = sum / squares;
   const logPosterior = grid.map((rating) => -0.5 * ((rating - ASSUMED.mean) / ASSUMED.deviation) ** 2);
-  rounds.forEach((round, i) => {
-    const weight = (weights[i] ?? 0) * scale;
-    logChances(round, grid).forEach((chance, k) => {
-      logPosterior[k] = (logPosterior[k] ?? 0) + weight * chance;
+  for (const { levels, scores } of byKind(rounds, weights)) {
+    const logs = levels.map((level) => softened(level).map(log));
+    grid.forEach((rating, k) => {
+      const chances = logChancesAt(logs, rating);
+      for (const [score, weight] of scores) {
+        const chance = chances[Math.min(score, chances.length - 1)] ?? log(0);
+        logPosterior[k] = (logPosterior[k] ?? 0) + scale * weight * chance;
+      }
     });
-  });
+  }
   const most = Math.max(...logPosterior);
   const mass = logPosterior.map((value) => Math.exp(value - most));
   const whole = mass.reduce((total, each) => total + each, 0);

@@ -126,6 +126,9 @@ describe('a benchmark', () => {
   /** Levels whose rounds always score 4, 8, 12, 16 and 20. */
   const clear: Benchmark = {
     executions: 1,
+    wholeRounds: false,
+    unit: 'points',
+    better: 'high',
     levels: LEVEL_NAMES.map((level, i) => ({
       level,
       potted: 1,

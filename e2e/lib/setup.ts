@@ -32,14 +32,19 @@ export default async function setup(project: TestProject): Promise<() => Promise
     await connection.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
   }
   await connection.end();
-  const serve = async (url: string, demo: boolean) => {
+  const serve = async (url: string, demo: boolean, benchmarks: '0' | '1') => {
     const port = String(await getPort({ host: '127.0.0.1' }));
-    const server = await startServer({ DATABASE_URL: url, PORT: port, JOLLY_DEMO: demo ? '1' : '0' });
+    const server = await startServer({
+      DATABASE_URL: url,
+      PORT: port,
+      JOLLY_DEMO: demo ? '1' : '0',
+      JOLLY_BENCHMARKS: benchmarks,
+    });
     return { server, url: `http://127.0.0.1:${port}` };
   };
-  const demo = await serve(database.url, true);
-  const empty = await serve(database.url.replace(/\/jolly$/, '/jolly_empty'), false);
-  const other = await serve(database.url.replace(/\/jolly$/, '/jolly_other'), false);
+  const demo = await serve(database.url, true, '0');
+  const empty = await serve(database.url.replace(/\/jolly$/, '/jolly_empty'), false, '0');
+  const other = await serve(database.url.replace(/\/jolly$/, '/jolly_other'), false, '1');
   project.provide('demoUrl', demo.url);
   project.provide('emptyUrl', empty.url);
   project.provide('otherUrl', other.url);

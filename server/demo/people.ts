@@ -36,6 +36,7 @@ export const DEMO_OTHER_ROUNDS: readonly {
   { player: 'Wren Sallow', level: 'team', drill: 'far-shores', rounds: 4, from: 50, to: 4 },
   { player: 'Idris Pell', level: 'team', drill: 'frozen-pair', rounds: 4, from: 40, to: 1 },
   { player: 'Idris Pell', level: 'team', drill: 'far-shores', rounds: 4, from: 45, to: 6 },
+  { player: 'Idris Pell', level: 'team', drill: 'eight-head', rounds: 5, from: 48, to: 3 },
   { player: 'Osric Vane', level: 'match', drill: 'moored', rounds: 5, from: 40, to: 4 },
   { player: 'Osric Vane', level: 'match', drill: 'three-red-break', rounds: 3, from: 30, to: 6 },
 ];

@@ -14,15 +14,21 @@ import { wholeRound, type VirtualRounds } from '../../core/virtual/playRound.ts'
 import { insertAttempt } from '../db/queries/attempts.ts';
 import type { StoredDrill } from '../db/queries/drills.ts';
 import { endRound, insertRound, type NewRoundRow } from '../db/queries/rounds.ts';
-import { countFor, resultOf } from '../rounds/counting.ts';
+import { countFor, keptOf } from '../rounds/counting.ts';
 
 const SECONDS_PER_ATTEMPT = 50;
 
-const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff'> = {
+/** Cues and places that are tried in turn, so that they can be compared. */
+const BREAK_CUES = ['break cue, light', 'playing cue'] as const;
+const BREAK_FROM = [
+  { x: 0.5, y: 0.635 },
+  { x: 0.5, y: 1.0 },
+  { x: 0.5, y: 0.25 },
+] as const;
+
+const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff' | 'cue' | 'from'> = {
   rack: 'tight',
   rackBy: 'hand',
-  cue: null,
-  from: null,
   aim: 'head ball',
   pace: 'controlled',
   wing: null,
@@ -33,8 +39,8 @@ const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff'> = {
   runOut: null,
 };
 
-/** What a coach would have entered of an attempt that a virtual player has played. */
-function logOfOutcome(outcome: AttemptOutcome): AttemptLog {
+/** What a coach would have entered of an attempt that a virtual player has played. @param number from 0 */
+function logOfOutcome(outcome: AttemptOutcome, number: number): AttemptLog {
   const { done, balls, points, penalty, target, grade, kick, opening } = outcome;
   return logOf({
     entered: {
@@ -45,7 +51,15 @@ function logOfOutcome(outcome: AttemptOutcome): AttemptLog {
       penalty: penalty ?? null,
       target: target ?? null,
       kick: kick ?? null,
-      opening: opening === undefined ? null : { ...BREAK_UNSEEN, ...opening },
+      opening:
+        opening === undefined
+          ? null
+          : {
+              ...BREAK_UNSEEN,
+              ...opening,
+              cue: BREAK_CUES[number % BREAK_CUES.length] ?? null,
+              from: BREAK_FROM[number % BREAK_FROM.length] ?? null,
+            },
     },
     shots: [{ ...BLANK_SHOT, grade: grade ?? null, inOff: opening?.inOff ?? false }],
   });
@@ -68,7 +82,7 @@ export async function storeVirtualRound(
   const clearance = atStage(entry.document, row.stage).task.kind === 'clear';
   const attempts: StoredAttempt[] = [];
   for (const [i, outcome] of wholeRound(rounds, seed).attempts.entries()) {
-    const log = logOfOutcome(outcome);
+    const log = logOfOutcome(outcome, i);
     const attempt = countFor(
       entry,
       { table },
@@ -86,6 +100,6 @@ export async function storeVirtualRound(
   await endRound(db, row.id, {
     at: new Date(row.startedAt.getTime() + (attempts.length + 1) * SECONDS_PER_ATTEMPT * 1000),
     early: false,
-    result: resultOf(entry, row, attempts),
+    ...keptOf(entry, { ...row, table: { preset: entry.document.table } }, attempts),
   });
 }

@@ -1,3 +1,4 @@
+import type { StoredDrill } from '../db/queries/drills.ts';
 import { standardCard, type TableCard } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
 
@@ -57,3 +58,10 @@ export const DEMO_TABLES: readonly DemoTable[] = [
     notes: [],
   },
 ];
+
+/** The table on which the demo's players play a drill: the first of its kind. */
+export function homeOf({ document }: StoredDrill): DemoTable {
+  const table = DEMO_TABLES.find(({ card }) => card.preset === document.table);
+  if (table === undefined) throw new Error(`loadDemo: there is no table for ${document.slug}`);
+  return table;
+}

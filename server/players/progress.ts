@@ -1,24 +1,40 @@
-import { compareResults, medianResult } from '../../core/counting/result.ts';
-import { MODEL_VERSION } from '../../core/motion/simulate.ts';
-import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
+import { compareResults, isComparable, medianResult } from '../../core/counting/result.ts';
 import type { Round } from '../../core/records/club.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
-import type { KindProgress, PlayerProgress, SkillRating } from '../../core/records/progress.ts';
+import type { KindProgress, MonthSums, PlayerProgress, SkillRating } from '../../core/records/progress.ts';
+import type { RoundSums } from '../../core/records/roundSums.ts';
+import { benchmarkScore } from '../../core/scoring/benchmark.ts';
+import { rateJudgement } from '../../core/scoring/judgementRating.ts';
 import { progressIn, ratingOfScore, type ProgressPoint } from '../../core/scoring/progress.ts';
-import { rateRounds, type RatedRound } from '../../core/scoring/rating.ts';
+import { rateRounds, type Rating } from '../../core/scoring/rating.ts';
+import { addSums } from '../../core/scoring/roundSums.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
+import { groupBy } from '../../core/statistics/groupBy.ts';
+import { benchmarkKey } from '../benchmarks/queue.ts';
 import { findBenchmark } from '../db/queries/benchmarks.ts';
-import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/rounds.ts';
+import { listCallScores } from '../db/queries/calls.ts';
+import type { RoundResultRow } from '../db/queries/results.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
 import { revisionOf } from '../drills/plans.ts';
+import { keptResults } from './keptResults.ts';
 
 const DAY_MS = 86_400_000;
 const RECENT = 5;
 
-/** A complete round with what is known of its kind. */
-interface KnownRound extends RoundResultRow {
+/** What is looked at of a player: a period, and what else is chosen. */
+export interface ProgressChoice {
+  readonly from: Date;
+  readonly to: Date;
+  readonly tableId: string | undefined;
+  readonly drill: string | undefined;
+  readonly skill: Skill | undefined;
+}
+
+/** A round that counts, with what is known of its kind. */
+export interface KnownRound extends RoundResultRow {
   readonly result: Round['result'];
+  readonly sums: RoundSums;
   readonly day: number;
   readonly skills: readonly Skill[];
   /** How virtual players of the five levels score; undefined where none have played it. */
@@ -28,66 +44,89 @@ interface KnownRound extends RoundResultRow {
 const kindOf = ({ drillOwner, drill, revision, stage, table }: RoundResultRow) =>
   [drillOwner, drill, revision, stage, table.fingerprint].join('|');
 
-/** The complete rounds with skills and levels of their kinds, each kind looked up once. */
-async function knownRounds(db: Database, rows: readonly RoundResultRow[]): Promise<readonly KnownRound[]> {
+/** The ended rounds of a period with skills and levels of their kinds, each kind looked up once. */
+export async function knownRounds(
+  db: Database,
+  player: { readonly clubId: string; readonly id: string },
+  period: { readonly from: Date; readonly to: Date },
+): Promise<readonly KnownRound[]> {
+  const rows = await keptResults(db, player, period);
   const kinds = new Map<string, Pick<KnownRound, 'skills' | 'levels'>>();
-  for (const row of rows) {
-    const key = kindOf(row);
-    if (kinds.has(key)) continue;
-    const { drillOwner, drill, revision, stage, table } = row;
-    const entry = await revisionOf(db, drillOwner, drill, revision);
-    const benchmark = await findBenchmark(db, {
-      owner: drillOwner,
-      drill,
-      revision,
-      stage,
-      tableFingerprint: table.fingerprint,
-      modelVersion: MODEL_VERSION,
-      levelVersion: LEVEL_TABLE_VERSION,
-    });
-    kinds.set(key, {
+  for (const { row } of rows) {
+    if (kinds.has(kindOf(row))) continue;
+    const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
+    const benchmark =
+      entry && (await findBenchmark(db, benchmarkKey(entry, row.stage, row.table.fingerprint)));
+    kinds.set(kindOf(row), {
       skills: entry?.document.skills ?? [],
       levels: benchmark?.levels.map(({ round }) => round),
     });
   }
-  return rows.flatMap((row) => {
+  return rows.flatMap(({ row, kept }) => {
     const kind = kinds.get(kindOf(row));
-    if (row.result?.complete !== true || kind === undefined) return [];
-    return [{ ...row, ...kind, result: row.result, day: row.startedAt.getTime() / DAY_MS }];
+    return kind === undefined ? [] : [{ ...row, ...kind, ...kept, day: row.startedAt.getTime() / DAY_MS }];
   });
 }
 
 function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[] {
   return rounds.flatMap(({ day, result, levels }) =>
-    levels === undefined ? [] : [{ day, rating: ratingOfScore(result.value, levels) }],
+    levels === undefined ? [] : [{ day, rating: ratingOfScore(benchmarkScore(result), levels) }],
   );
 }
 
 /** JSON knows no infinity: an interval without an end has none. */
 const orNull = (value: number) => (Number.isFinite(value) ? value : null);
 
-function ratingOf(skill: Skill, rounds: readonly KnownRound[], today: number): SkillRating | undefined {
-  const own = rounds.filter(({ skills, levels }) => skills.includes(skill) && levels !== undefined);
-  const rated = own.map(({ day, result, levels }): RatedRound => ({
-    day,
-    score: Math.round(result.value),
-    levels: levels ?? [],
-  }));
-  const rating = rateRounds(rated, today);
-  if (rating === undefined) return undefined;
-  const { course, slope, comeback } = progressIn(pointsOf(own));
+function ratingRecord(
+  skill: Skill,
+  basis: SkillRating['basis'],
+  { rating, low, high, rounds }: Rating,
+  points: readonly ProgressPoint[],
+  tables: number,
+): SkillRating {
+  const { course, slope, comeback } = progressIn(points);
   return {
     skill,
-    rating: rating.rating,
-    low: rating.low,
-    high: rating.high,
-    rounds: rating.rounds,
-    tables: new Set(own.map(({ table }) => table.fingerprint)).size,
+    basis,
+    rating,
+    low,
+    high,
+    rounds,
+    tables,
     course,
     slope:
       slope === undefined ? null : { slope: slope.slope, low: orNull(slope.low), high: orNull(slope.high) },
     comeback,
   };
+}
+
+/** The rating of a skill by the rounds whose levels are known. @param today days */
+export function ratingOf(
+  skill: Skill,
+  rounds: readonly KnownRound[],
+  today: number,
+): SkillRating | undefined {
+  const own = rounds.filter(
+    ({ skills, levels, result }) => skills.includes(skill) && levels !== undefined && isComparable(result),
+  );
+  const rating = rateRounds(
+    own.map(({ day, result, levels }) => ({ day, score: benchmarkScore(result), levels: levels ?? [] })),
+    today,
+  );
+  const tables = new Set(own.map(({ table }) => table.fingerprint)).size;
+  return rating && ratingRecord(skill, 'rounds', rating, pointsOf(own), tables);
+}
+
+async function judgementOf(
+  db: Database,
+  playerId: string,
+  { from, to }: ProgressChoice,
+): Promise<SkillRating | undefined> {
+  const calls = await listCallScores(db, playerId, { from, to });
+  const rated = calls.map(({ at, score }) => ({ day: at.getTime() / DAY_MS, score }));
+  const rating = rateJudgement(rated, to.getTime() / DAY_MS);
+  const points = rated.map(({ day, score }) => ({ day, rating: 100 * score }));
+  return rating && ratingRecord('judgement', 'calls', rating, points, 1);
 }
 
 function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
@@ -114,26 +153,62 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   };
 }
 
-/** Ratings by skill and the course of each drill, from the results of a period. */
+/** The course of each kind of round, the one played last first. */
+export function kindsOf(rounds: readonly KnownRound[]): KindProgress[] {
+  const byKind = groupBy(
+    rounds.filter(({ result }) => isComparable(result)),
+    kindOf,
+  );
+  return [...byKind.values()]
+    .flatMap((each) => kindProgress(each) ?? [])
+    .sort((a, b) => b.lastAt.localeCompare(a.lastAt));
+}
+
+function monthsOf(rounds: readonly KnownRound[]): MonthSums[] {
+  const byMonth = groupBy(rounds, ({ startedAt }) => startedAt.toISOString().slice(0, 7));
+  return [...byMonth].map(([month, own]) => ({
+    month,
+    rounds: own.length,
+    sums: addSums(own.map(({ sums }) => sums)),
+  }));
+}
+
+/** The ratings of all skills. */
+export async function ratingsOf(
+  db: Database,
+  playerId: string,
+  rounds: readonly KnownRound[],
+  choice: ProgressChoice,
+): Promise<SkillRating[]> {
+  const today = choice.to.getTime() / DAY_MS;
+  const skills = choice.skill === undefined ? SKILLS : [choice.skill];
+  const ratings = skills.flatMap((skill) =>
+    skill === 'judgement' ? [] : (ratingOf(skill, rounds, today) ?? []),
+  );
+  const calls = skills.includes('judgement') && choice.tableId === undefined && choice.drill === undefined;
+  const judgement = calls ? await judgementOf(db, playerId, choice) : undefined;
+  return judgement === undefined ? ratings : [...ratings, judgement];
+}
+
+/** Ratings by skill, the course of each drill and what the shots add up to, from what is kept of a period's rounds. */
 export async function playerProgress(
   db: Database,
   player: { readonly clubId: string; readonly id: string },
-  period: { readonly from: Date; readonly to: Date },
+  choice: ProgressChoice,
 ): Promise<PlayerProgress> {
-  const rows = await listResultsOfPlayer(db, player.clubId, player.id, period);
-  const rounds = await knownRounds(db, rows);
-  const today = period.to.getTime() / DAY_MS;
-  const byKind = new Map<string, KnownRound[]>();
-  for (const round of rounds) {
-    const list = byKind.get(kindOf(round)) ?? [];
-    list.push(round);
-    byKind.set(kindOf(round), list);
-  }
+  const all = await knownRounds(db, player, choice);
+  const rounds = all.filter(
+    ({ table, drill, skills }) =>
+      (choice.tableId === undefined || table.id === choice.tableId) &&
+      (choice.drill === undefined || drill === choice.drill) &&
+      (choice.skill === undefined || skills.includes(choice.skill)),
+  );
   return {
-    ratings: SKILLS.flatMap((skill) => ratingOf(skill, rounds, today) ?? []),
-    unrated: rounds.filter(({ levels }) => levels === undefined).length,
-    kinds: [...byKind.values()]
-      .flatMap((each) => kindProgress(each) ?? [])
-      .sort((a, b) => b.lastAt.localeCompare(a.lastAt)),
+    ratings: await ratingsOf(db, player.id, rounds, choice),
+    unrated: rounds.filter(({ levels, result }) => levels === undefined && isComparable(result)).length,
+    kinds: kindsOf(rounds),
+    months: monthsOf(rounds),
+    tables: [...new Map(all.map(({ table }) => [table.id, { id: table.id, name: table.name }])).values()],
+    drills: [...new Set(all.map(({ drill }) => drill))],
   };
 }

@@ -6,10 +6,12 @@ import { InvalidShotError } from '../../core/motion/validate.ts';
 import type { Round, RoundSummary, StoredAttempt } from '../../core/records/club.ts';
 import type { NewAttempt } from '../../core/records/round.ts';
 import { UncountableError } from '../../core/scoring/countAttempt.ts';
+import { sumRound } from '../../core/scoring/roundSums.ts';
 import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import type { Database } from '../db/pool.ts';
 import { LIBRARY, type StoredDrill } from '../db/queries/drills.ts';
-import type { RoundHead, StoredRound } from '../db/queries/rounds.ts';
+import type { KeptResult, RoundHead, StoredRound } from '../db/queries/rounds.ts';
 import { planFor, revisionOf } from '../drills/plans.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import type { PlayedTable } from '../tables/states.ts';
@@ -40,6 +42,16 @@ export function resultOf(
     round.ladderStart,
   ).result;
   return { value, unit, better, maximum, complete, censored };
+}
+
+/** What is kept of an ended round beside its attempts. */
+export function keptOf(
+  entry: StoredDrill,
+  round: Pick<Round, 'stage' | 'ladderStart'> & { readonly table: Pick<Round['table'], 'preset'> },
+  attempts: readonly StoredAttempt[],
+): KeptResult {
+  const { width } = TABLE_PRESETS[round.table.preset];
+  return { result: resultOf(entry, round, attempts), sums: sumRound(attempts, width) };
 }
 
 /** A round with its result: the one that was kept at its end, or counted now. */

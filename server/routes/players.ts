@@ -1,15 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newPlayerSchema, playerChangeSchema, type Player, type Viewer } from '../../core/records/club.ts';
+import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { hashPassword } from '../auth/password.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
-import { listRoundsOfPlayer } from '../db/queries/rounds.ts';
+import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
 import { isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
+import { wholeNumber } from '../http/parameters.ts';
 import { playerProgress } from '../players/progress.ts';
 import { withResult } from '../rounds/counting.ts';
 
@@ -18,6 +20,31 @@ const PERIOD_DAYS = 365;
 const LONGEST_PERIOD_DAYS = 3_650;
 /** So many of a player's newest calls are given. */
 const CALLS_SHOWN = 200;
+
+/** Rounds that are given with their attempts, and without: the newest. */
+const ROUNDS_WITH_SHOTS = 40;
+const RESULTS_SHOWN = 1_000;
+
+const isSkill = (text: string): text is Skill => SKILLS.some((skill) => skill === text);
+
+/** Which rounds an address asks for. @throws Refusal for numbers that are none */
+function choiceOf({ drill, revision, stage, table }: Record<string, string>): RoundChoice {
+  return {
+    drill,
+    revision: revision === undefined ? undefined : wholeNumber(revision, 'revision'),
+    stage: stage === undefined ? undefined : wholeNumber(stage, 'stage'),
+    fingerprint: table,
+  };
+}
+
+/** The last so many days. @throws Refusal for a number that is none */
+function periodOf(text: string | undefined, now: number): { readonly from: Date; readonly to: Date } {
+  const days = Number(text ?? PERIOD_DAYS);
+  if (!Number.isInteger(days) || days < 1 || days > LONGEST_PERIOD_DAYS) {
+    throw new Refusal(400, `days must be 1 to ${String(LONGEST_PERIOD_DAYS)}`, 'days');
+  }
+  return { from: new Date(now - days * 86_400_000), to: new Date(now) };
+}
 
 /** The player, if the viewer may see them: a coach everybody of the club, a player only themselves. */
 export async function visiblePlayer(deps: Dependencies, viewer: Viewer, id: string): Promise<Player> {
@@ -69,23 +96,47 @@ export function playerRoutes(deps: Dependencies) {
     return c.json(await visiblePlayer(deps, viewer, player.id));
   });
 
+  // With their attempts: what advice, fits and pictures of landings need of the newest rounds.
   app.get('/:id/rounds', async (c) => {
-    const viewer = c.get('viewer');
-    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
-    const rounds = await listRoundsOfPlayer(deps.pool, viewer.clubId, player.id);
-    return c.json(await Promise.all(rounds.map((round) => withResult(deps.pool, viewer.clubId, round))));
+    const { clubId } = c.get('viewer');
+    const player = await visiblePlayer(deps, c.get('viewer'), c.req.param('id'));
+    const rounds = await listRoundsOfPlayer(
+      deps.pool,
+      clubId,
+      player.id,
+      choiceOf(c.req.query()),
+      ROUNDS_WITH_SHOTS,
+    );
+    return c.json(await Promise.all(rounds.map((round) => withResult(deps.pool, clubId, round))));
+  });
+
+  // Without their attempts: best, last and the trend of a drill.
+  app.get('/:id/results', async (c) => {
+    const { clubId } = c.get('viewer');
+    const player = await visiblePlayer(deps, c.get('viewer'), c.req.param('id'));
+    const heads = await listHeadsOfPlayer(
+      deps.pool,
+      clubId,
+      player.id,
+      choiceOf(c.req.query()),
+      RESULTS_SHOWN,
+    );
+    return c.json(heads.filter(({ result }) => result !== undefined));
   });
 
   app.get('/:id/progress', async (c) => {
     const viewer = c.get('viewer');
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
-    const now = deps.now();
-    const days = Number(c.req.query('days') ?? PERIOD_DAYS);
-    if (!Number.isInteger(days) || days < 1 || days > LONGEST_PERIOD_DAYS) {
-      throw new Refusal(400, `days must be 1 to ${String(LONGEST_PERIOD_DAYS)}`, 'days');
-    }
-    const period = { from: new Date(now - days * 86_400_000), to: new Date(now) };
-    return c.json(await playerProgress(deps.pool, { clubId: viewer.clubId, id: player.id }, period));
+    const { days, table, drill, skill } = c.req.query();
+    if (skill !== undefined && !isSkill(skill))
+      throw new Refusal(400, 'skill is not one that is rated', 'skill');
+    return c.json(
+      await playerProgress(
+        deps.pool,
+        { clubId: viewer.clubId, id: player.id },
+        { ...periodOf(days, deps.now()), tableId: table, drill, skill },
+      ),
+    );
   });
 
   app.get('/:id/calls', async (c) => {

@@ -13,6 +13,7 @@ import {
   underWaySchema,
 } from '../../core/records/round.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { queueBenchmark } from '../benchmarks/queue.ts';
 import {
   changeAttempt,
   findAttempt,
@@ -35,6 +36,7 @@ import {
   storeAdvice,
   storeResult,
   storeUnderWay,
+  type KeptResult,
   type RoundHead,
 } from '../db/queries/rounds.ts';
 import { ownerOf } from '../db/queries/drills.ts';
@@ -50,7 +52,7 @@ import {
   drillOfRound,
   requireOnCloth,
   requirePlayable,
-  resultOf,
+  keptOf,
   withResult,
 } from '../rounds/counting.ts';
 import { visibleLesson } from '../lessons/visible.ts';
@@ -94,10 +96,10 @@ export function roundRoutes(deps: Dependencies) {
     };
   }
 
-  /** The result of a round as its attempts stand now. */
-  async function currentResult(db: Database, viewer: Viewer, head: RoundHead) {
+  /** What a round comes to as its attempts stand now. */
+  async function currentResult(db: Database, viewer: Viewer, head: RoundHead): Promise<KeptResult> {
     const { attempts } = await completeRound(db, head);
-    return resultOf(await drillOfRound(db, viewer.clubId, head), head, attempts);
+    return keptOf(await drillOfRound(db, viewer.clubId, head), head, attempts);
   }
 
   app.put('/:id', async (c) => {
@@ -154,9 +156,15 @@ export function roundRoutes(deps: Dependencies) {
     const body = await readBody(c, endRoundSchema);
     await inTransaction(deps.pool, async (db) => {
       await lockRound(db, round.id);
-      const result = await currentResult(db, viewer, round);
-      await endRound(db, round.id, { at: new Date(body.endedAt), early: body.early, result });
+      const kept = await currentResult(db, viewer, round);
+      await endRound(db, round.id, { at: new Date(body.endedAt), early: body.early, ...kept });
     });
+    // A rating needs to know what the levels score here.
+    const { state, fingerprint } = await tableOf(viewer, round);
+    const setting = { card: state.card, conditions: state.conditions?.conditions ?? null };
+    const entry = await drillOfRound(deps.pool, viewer.clubId, round);
+    await queueBenchmark(deps.pool, entry, round.stage, { setting, fingerprint });
+    deps.wakeBenchmarks?.();
     return c.json({});
   });
 
@@ -280,7 +288,11 @@ export function roundRoutes(deps: Dependencies) {
     if (!isSame(attempt.counted, before.counted)) {
       throw new Refusal(409, 'log would change the score: that needs a reason', 'log');
     }
-    await noteAttempt(deps.pool, attempt);
+    await inTransaction(deps.pool, async (db) => {
+      await lockRound(db, round.id);
+      await noteAttempt(db, attempt);
+      await storeResult(db, round.id, await currentResult(db, viewer, round));
+    });
     return c.json({ attempt, conflict: false });
   });
 

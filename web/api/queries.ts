@@ -1,12 +1,13 @@
-import { queryOptions, skipToken } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, skipToken } from '@tanstack/react-query';
+import { benchmarkReplySchema } from '../../core/records/benchmark.ts';
 import {
-  benchmarkReplySchema,
   drillEntrySchema,
   drillRevisionsSchema,
   listedDrillSchema,
   listedDrillsSchema,
   playerSchema,
   playersSchema,
+  roundHeadsSchema,
   roundsSchema,
   todaySchema,
   viewerSchema,
@@ -84,18 +85,49 @@ export const revisionsQuery = (slug: string) =>
 export const playerQuery = (id: string) =>
   queryOptions({ queryKey: ['players', id], queryFn: () => get(`/players/${id}`, playerSchema) });
 
-export const playerRoundsQuery = (id: string) =>
+/** Which of a player's rounds are asked for; all where nothing is said. */
+interface RoundChoice {
+  readonly drill?: string | undefined;
+  readonly revision?: number;
+  readonly stage?: number;
+  /** The table's fingerprint. */
+  readonly table?: string;
+}
+
+/** The newest rounds of a player with their attempts. */
+export const playerRoundsQuery = (id: string, choice: RoundChoice = {}) =>
   queryOptions({
-    queryKey: ['players', id, 'rounds'],
-    queryFn: () => get(`/players/${id}/rounds`, roundsSchema),
+    queryKey: ['players', id, 'rounds', choice],
+    queryFn: () => get(`/players/${id}/rounds?${addressed({ ...choice })}`, roundsSchema),
   });
 
-/** Ratings and courses over a year. */
-export const playerProgressQuery = (id: string) =>
+/** The results of a player's newest rounds, without their attempts. */
+export const playerResultsQuery = (id: string, choice: RoundChoice = {}) =>
   queryOptions({
-    queryKey: ['players', id, 'progress'],
-    queryFn: () => get(`/players/${id}/progress`, progressSchema),
+    queryKey: ['players', id, 'results', choice],
+    queryFn: () => get(`/players/${id}/results?${addressed({ ...choice })}`, roundHeadsSchema),
   });
+
+/** What of a player's rounds is looked at. */
+export interface ProgressFilter {
+  readonly days?: number | undefined;
+  readonly table?: string | undefined;
+  readonly drill?: string | undefined;
+  readonly skill?: string | undefined;
+}
+
+/** Ratings, courses and sums of the shots, over a year unless the filter says otherwise. */
+export const playerProgressQuery = (id: string, filter: ProgressFilter = {}) =>
+  queryOptions({
+    queryKey: ['players', id, 'progress', filter],
+    queryFn: () => get(`/players/${id}/progress?${addressed({ ...filter })}`, progressSchema),
+    placeholderData: keepPreviousData,
+  });
+
+function addressed(values: Readonly<Record<string, string | number | undefined>>): string {
+  const given = Object.entries(values).filter((entry) => entry[1] !== undefined);
+  return new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString();
+}
 
 export const lessonsQuery = queryOptions({
   queryKey: ['lessons'],
@@ -185,13 +217,43 @@ export const benchmarkQuery = (
     queryKey: ['benchmark', entry.document.slug, entry.revision, stage, on],
     staleTime: Infinity,
     queryFn: async () => {
-      const path = `/drills/${entry.document.slug}/revisions/${entry.revision}/stages/${stage}/benchmark${addressOf(ref)}`;
+      const path = benchmarkPath(entry.document.slug, entry.revision, stage, ref);
       const kept = await get(path, benchmarkReplySchema);
       if (kept.benchmark !== null) return kept.benchmark;
       const computed = await computeBenchmark(entry.document, on, stage, onProgress);
       // A player's is not kept, and a benchmark is shown even when it cannot be kept.
       await call('PUT', path, computed).catch(() => undefined);
       return computed;
+    },
+  });
+
+/** Where the benchmark of a drill's stage on a table is, and what belongs to it. @param part "/job" or nothing */
+export function benchmarkPath(
+  slug: string,
+  revision: number,
+  stage: number,
+  ref: TableRef | undefined,
+  part = '/benchmark',
+): string {
+  return `/drills/${slug}/revisions/${revision}/stages/${stage}${part}${addressOf(ref)}`;
+}
+
+/** How often a job under way is looked at, ms. */
+const JOB_LOOK_MS = 1_500;
+
+/** What the server knows of a benchmark, its job, the coach's marks and the club's own results. */
+export const benchmarkReplyQuery = (
+  slug: string,
+  revision: number,
+  stage: number,
+  ref: TableRef | undefined,
+) =>
+  queryOptions({
+    queryKey: ['benchmark reply', slug, revision, stage, ref],
+    queryFn: () => get(benchmarkPath(slug, revision, stage, ref), benchmarkReplySchema),
+    refetchInterval: ({ state }) => {
+      const job = state.data?.job?.state;
+      return job === 'queued' || job === 'running' ? JOB_LOOK_MS : false;
     },
   });
 

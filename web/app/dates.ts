@@ -22,3 +22,13 @@ export function clock(at: string): string {
 export function dayAndClock(at: string): string {
   return dayjs(at).format('D MMM, HH:mm');
 }
+
+/** "Nov 25", of a month as "2025-11". */
+export function monthName(month: string): string {
+  return dayjs(`${month}-01`).format('MMM YY');
+}
+
+/** "24 November 2026". */
+export function longDay(at: string): string {
+  return dayjs(at).format('D MMMM YYYY');
+}

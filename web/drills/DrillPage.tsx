@@ -148,16 +148,14 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
         {staged.balls.length > 0 && <SetUpTable drill={staged} preset={built.preset} />}
       </div>
       <Stack>
-        {position !== undefined && (
-          <Button
-            component={Link}
-            to={`/lesson/round?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
-            size="lg"
-            className="no-print"
-          >
-            Score a round
-          </Button>
-        )}
+        <Button
+          component={Link}
+          to={`/lesson/round?drill=${drill.slug}&stage=${stage}${table === undefined ? '' : `&table=${table.id}`}`}
+          size="lg"
+          className="no-print"
+        >
+          Score a round
+        </Button>
         {position !== undefined && plan.data !== undefined && (
           <Button
             component={Link}
@@ -173,13 +171,9 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           <>
             {plan.data !== undefined && <Stroke drill={position} plan={plan.data} />}
             <Points drill={position} stage={stage} />
-            <BenchmarkPanel
-              entry={{ revision: entry.revision, document: planned ?? position }}
-              stage={stage}
-              table={choice}
-            />
           </>
         )}
+        <BenchmarkPanel entry={entry} stage={stage} table={choice} />
         {game !== undefined && <RulesCard game={game} />}
         <SchoolCards schools={drill.schools} />
         {entry.own && <RevisionList slug={drill.slug} />}

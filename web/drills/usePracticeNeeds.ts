@@ -2,14 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { practiceNeeds, type PracticeNeed } from '../../core/drill/practiceNeed.ts';
 import type { ListedDrill } from '../../core/records/club.ts';
-import { playerRoundsQuery } from '../api/queries.ts';
+import { playerResultsQuery } from '../api/queries.ts';
 
 /** What the rounds of a player say of each drill; nothing for nobody. */
 export function usePracticeNeeds(
   drills: readonly ListedDrill[],
   playerId: string | null,
 ): ReadonlyMap<string, PracticeNeed> {
-  const rounds = useQuery({ ...playerRoundsQuery(playerId ?? ''), enabled: playerId !== null });
+  const rounds = useQuery({ ...playerResultsQuery(playerId ?? ''), enabled: playerId !== null });
   const [now] = useState(() => Date.now());
   return useMemo(() => {
     const played = (rounds.data ?? []).flatMap((round) => {

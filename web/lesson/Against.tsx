@@ -3,9 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { compareResults, resultText } from '../../core/counting/result.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
-import type { OpenRound, Round } from '../../core/records/club.ts';
+import type { OpenRound, Round, RoundHead } from '../../core/records/club.ts';
 import { placeRound } from '../../core/scoring/benchmark.ts';
-import { benchmarkQuery, playerRoundsQuery } from '../api/queries.ts';
+import { benchmarkQuery, playerResultsQuery } from '../api/queries.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { LevelScale, type ScaleMark } from '../drills/LevelScale.tsx';
 import { comparableRounds, otherVariants, roundsOnUnlikeTables } from '../players/rounds.ts';
@@ -24,7 +24,7 @@ interface AgainstProps {
 /** The round against the player's best and last, and the levels: on course while it runs, placed when done. */
 export function Against({ open, course, scoring, drill }: AgainstProps) {
   const { round, document } = open;
-  const rounds = useQuery(playerRoundsQuery(round.player.id));
+  const rounds = useQuery(playerResultsQuery(round.player.id, { drill: round.drill }));
   const { result } = progressOf(course, scoring.attempts);
   const others = (rounds.data ?? []).filter((other) => other.id !== round.id);
   const before = comparableRounds(others, round);
@@ -72,7 +72,7 @@ function verdict(result: Round['result'], best: Round['result'] | undefined, com
 }
 
 /** Rounds that were left out of the comparison, and why. */
-function NotCompared({ others, round }: { readonly others: readonly Round[]; readonly round: Round }) {
+function NotCompared({ others, round }: { readonly others: readonly RoundHead[]; readonly round: Round }) {
   const unlike = roundsOnUnlikeTables(others, round).length;
   const variants = otherVariants(others, round).length;
   const count = (n: number) => (n === 1 ? '1 round' : `${n} rounds`);
@@ -98,7 +98,7 @@ interface LevelsProps {
   readonly value: number;
   readonly played: number;
   readonly planned: number;
-  readonly before: readonly Round[];
+  readonly before: readonly RoundHead[];
 }
 
 function Levels({ open, drill, value, played, planned, before }: LevelsProps) {

@@ -20,17 +20,16 @@ interface ProposalsProps {
 export function Proposals({ open, course, scoring }: ProposalsProps) {
   const { round } = open;
   const navigate = useNavigate();
-  const rounds = useQuery(playerRoundsQuery(round.player.id));
+  const rounds = useQuery(
+    playerRoundsQuery(round.player.id, {
+      drill: round.drill,
+      revision: round.revision,
+      table: round.table.fingerprint,
+    }),
+  );
   const [chosen, setChosen] = useState(round.advice);
   const { result } = progressOf(course, scoring.attempts);
-  const before = (rounds.data ?? []).filter(
-    (other) =>
-      other.id !== round.id &&
-      other.drill === round.drill &&
-      other.revision === round.revision &&
-      other.table.fingerprint === round.table.fingerprint &&
-      other.result.complete,
-  );
+  const before = (rounds.data ?? []).filter((other) => other.id !== round.id && other.result.complete);
   const now: PlayedRound = {
     stage: round.stage,
     ladderStart: round.ladderStart,

@@ -71,7 +71,13 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const staged = entry === undefined ? undefined : atStage(entry.document, stage);
   const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
   const plan = useQuery(planQuery(drill, state && asPlayed(state)));
-  const before = useQuery({ ...playerRoundsQuery(player?.id ?? ''), enabled: player !== undefined });
+  const before = useQuery({
+    ...playerRoundsQuery(player?.id ?? '', {
+      drill: entry?.document.slug ?? '',
+      revision: entry?.revision ?? 1,
+    }),
+    enabled: player !== undefined && entry !== undefined,
+  });
   const [lessonId, block] = [params.get('lesson'), params.get('block')];
   const lesson = lessonId === null || block === null ? null : { id: lessonId, block };
 

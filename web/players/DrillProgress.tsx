@@ -3,12 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { PositionEntry } from '../../core/drill/positionDrill.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/club.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
 import { placeRound, scoreBands, type ScoreBand } from '../../core/scoring/benchmark.ts';
 import { median } from '../../core/statistics/summary.ts';
 import type { TableRef } from '../../core/records/tableCard.ts';
-import { benchmarkQuery, tableStateQuery } from '../api/queries.ts';
+import { benchmarkQuery, playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
@@ -23,12 +23,13 @@ export interface TrendProps {
 }
 
 interface DrillProgressProps {
+  readonly playerId: string;
   readonly entry: PositionEntry;
   readonly stage: number;
   /** On which these rounds were played, or one on which balls run alike. */
-  readonly table: TableRef;
+  readonly table: TableRef & { readonly fingerprint: string };
   /** Complete rounds that can be compared, oldest first. */
-  readonly rounds: readonly Round[];
+  readonly rounds: readonly RoundHead[];
   /** How many more were ended early and are left out. */
   readonly early: number;
   /** How many more were played on tables on which balls run otherwise. */
@@ -44,6 +45,7 @@ export function DrillProgress(props: DrillProgressProps) {
 }
 
 function Progress({
+  playerId,
   entry,
   stage,
   table,
@@ -54,7 +56,10 @@ function Progress({
   chart,
 }: DrillProgressProps & { readonly on: TableAsPlayed }) {
   const benchmark = useQuery(benchmarkQuery(entry, stage, { ref: table, on }, () => undefined));
-  const { document } = entry;
+  const { document, revision } = entry;
+  const played = useQuery(
+    playerRoundsQuery(playerId, { drill: document.slug, revision, stage, table: table.fingerprint }),
+  );
   const maximum = document.scoring.shots * mostPoints(document.stages[stage - 1]?.bands ?? []);
   const scores = rounds.map((round) => round.result.value);
   const trend = rounds.map((round, i) => ({ at: round.startedAt, points: scores[i] ?? 0 }));
@@ -91,7 +96,9 @@ function Progress({
           maximum,
         })}
       </section>
-      <LandingScatter document={document} on={on} stage={stage} rounds={rounds} />
+      {played.data !== undefined && (
+        <LandingScatter document={document} on={on} stage={stage} rounds={played.data} />
+      )}
     </>
   );
 }

@@ -1,59 +1,59 @@
-import { Button, Group, Select, Stack, Text, Title } from '@mantine/core';
+import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage } from '../../core/drill/stage.ts';
-import type { DrillEntry, Player, Round } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/club.ts';
+import { addSums } from '../../core/scoring/roundSums.ts';
 import { call } from '../api/client.ts';
-import { drillsQuery, playerQuery, playerRoundsQuery, playersQuery, revisionQuery } from '../api/queries.ts';
+import { drillsQuery, playerProgressQuery, playerQuery, playersQuery } from '../api/queries.ts';
 import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
-import { kindsOf, type RoundKind } from './kinds.ts';
 import { CallRecord } from '../lab/call/CallRecord.tsx';
-import { DrillProgress, type TrendProps } from './DrillProgress.tsx';
+import { BreaksPart } from './BreaksPart.tsx';
+import { KindPart } from './KindPart.tsx';
+import { MonthsPart } from './MonthsPart.tsx';
+import { filterOf } from './progressFilter.ts';
+import { ProgressFilters } from './ProgressFilters.tsx';
 import { Ratings } from './Ratings.tsx';
-import { ResultProgress } from './ResultProgress.tsx';
-import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
-const TrendChart = lazy(() => import('./TrendChart.tsx'));
-
-function drawTrend(props: TrendProps) {
-  return (
-    <Suspense fallback={<Loading what="the chart" error={null} />}>
-      <TrendChart {...props} />
-    </Suspense>
-  );
-}
-
-/** A player: how each drill has gone over time, and where the cue ball stops. */
+/** A player: ratings, how each drill has gone over time, where the cue ball stops, and why shots fail. */
 export function PlayerPage() {
   const { id = '' } = useParams();
+  const [params] = useSearchParams();
   const player = useQuery(playerQuery(id));
-  const rounds = useQuery(playerRoundsQuery(id));
+  const progress = useQuery(playerProgressQuery(id, filterOf(params)));
   const drills = useQuery(drillsQuery);
-  const error = player.error ?? rounds.error ?? drills.error;
-  if (player.data === undefined || rounds.data === undefined || drills.data === undefined) {
+  const error = player.error ?? progress.error ?? drills.error;
+  if (player.data === undefined || progress.data === undefined || drills.data === undefined) {
     return <Loading what="the player" error={error} />;
   }
+  const titleOf = (slug: string) =>
+    drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  const { kinds, months } = progress.data;
   return (
     <Stack gap="sm">
       <PlayerHead player={player.data} />
-      {rounds.data.length === 0 ? (
+      {player.data.rounds === 0 ? (
         <Text>
           No finished round yet. <Link to={`/lesson/round?player=${id}`}>Start the first one</Link>, and it
           will stand here.
         </Text>
       ) : (
         <>
-          <Ratings playerId={id} />
-          <Progress rounds={rounds.data} drills={drills.data} />
+          <ProgressFilters progress={progress.data} titleOf={titleOf} />
+          <Ratings progress={progress.data} />
+          {kinds.length === 0 ? (
+            <Text>No complete round in what is looked at. Choose a longer period or other drills.</Text>
+          ) : (
+            <KindPart playerId={id} kinds={kinds} drills={drills.data} titleOf={titleOf} />
+          )}
+          {months.length > 0 && <MonthsPart months={months} />}
+          <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
+            <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
+            <CallRecord playerId={id} />
+          </SimpleGrid>
         </>
       )}
-      <div style={{ maxWidth: 560 }}>
-        <CallRecord playerId={id} />
-      </div>
     </Stack>
   );
 }
@@ -88,85 +88,5 @@ function PlayerHead({ player }: { readonly player: Player }) {
         )}
       </Group>
     </Group>
-  );
-}
-
-interface ProgressProps {
-  readonly rounds: readonly Round[];
-  readonly drills: readonly DrillEntry[];
-}
-
-function Progress({ rounds, drills }: ProgressProps) {
-  const [params, setParams] = useSearchParams();
-  const titleOf = (slug: string) =>
-    drills.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
-  const kinds = kindsOf(rounds);
-  const chosen =
-    kinds.find((kind) => kind.key === params.get('kind')) ??
-    kinds.find((kind) => kind.drill === params.get('drill')) ??
-    kinds[0];
-  // Rounds are told by the text that they were played by, also when the drill has changed since.
-  const entry = useQuery(revisionQuery(chosen?.drill, chosen?.revision ?? 1));
-  if (chosen === undefined) return null;
-  const drill = entry.data === undefined ? undefined : atStage(entry.data.document, chosen.stage);
-  const current = drills.find((each) => each.document.slug === chosen.drill);
-  const comparable = comparableRounds(rounds, chosen);
-  const unlike = roundsOnUnlikeTables(rounds, chosen).length;
-  const early = rounds.filter((round) => sameKind(round, chosen)).length - comparable.length;
-  return (
-    <>
-      <Select
-        aria-label="Drill"
-        maw={420}
-        allowDeselect={false}
-        data={kinds.map((kind) => ({
-          value: kind.key,
-          label: [
-            `${titleOf(kind.drill)}, stage ${kind.stage}`,
-            ...(kind.newest ? [] : [`revision ${kind.revision}`]),
-            ...(roundsOnUnlikeTables(rounds, kind).length === 0 ? [] : [kind.table.name]),
-            kind.rounds === 1 ? '1 round' : `${kind.rounds} rounds`,
-          ].join(', '),
-        }))}
-        value={chosen.key}
-        onChange={(value) => value !== null && setParams({ kind: value }, { replace: true })}
-      />
-      {chosen.revision !== current?.revision && (
-        <Text size="sm">
-          Played by revision {chosen.revision}. The drill has been changed since: these rounds are compared
-          among themselves, not with those of newer revisions.
-        </Text>
-      )}
-      {drill === undefined ? (
-        <Loading what="the drill" error={entry.error} />
-      ) : !isPositionDrill(drill) ? (
-        <ResultProgress
-          title={drill.title}
-          rounds={comparable}
-          early={early}
-          unlike={unlike}
-          chart={drawTrend}
-        />
-      ) : (
-        <DrillProgress
-          entry={{ revision: chosen.revision, document: drill }}
-          stage={chosen.stage}
-          table={chosen.table}
-          rounds={comparable}
-          early={early}
-          unlike={unlike}
-          chart={drawTrend}
-        />
-      )}
-    </>
-  );
-}
-
-function sameKind(round: Round, kind: RoundKind): boolean {
-  return (
-    round.drill === kind.drill &&
-    round.revision === kind.revision &&
-    round.stage === kind.stage &&
-    round.table.fingerprint === kind.table.fingerprint
   );
 }

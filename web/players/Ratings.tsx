@@ -1,30 +1,28 @@
 import { SimpleGrid, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { LEVELS } from '../../core/player/levels.ts';
-import type { SkillRating } from '../../core/records/progress.ts';
-import { playerProgressQuery } from '../api/queries.ts';
+import type { PlayerProgress, SkillRating } from '../../core/records/progress.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
 import { courseWords } from '../words/courseWords.ts';
 import { capital } from '../words/vocabulary.ts';
 
 /** A player's ratings by skill, each with the interval that the rounds leave open. */
-export function Ratings({ playerId }: { readonly playerId: string }) {
-  const progress = useQuery(playerProgressQuery(playerId));
-  if (progress.data === undefined || progress.data.ratings.length === 0) return null;
-  const { ratings, unrated } = progress.data;
+export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
+  const { ratings, unrated } = progress;
+  if (ratings.length === 0) return null;
   return (
     <section aria-labelledby="ratings-title">
       <Title order={2} size="h3" id="ratings-title" mb={6}>
         Ratings
       </Title>
-      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
+      <SimpleGrid cols={{ base: 1, xs: 2, md: 4 }}>
         {ratings.map((rating) => (
           <RatingCard key={rating.skill} rating={rating} />
         ))}
       </SimpleGrid>
       <Text size="xs" c="dimmed" mt={6}>
-        The level on the scale from 0 to 100 whose virtual player explains the rounds of a year best; recent
-        ones weigh more. The bar is the 90 % interval.
+        The level on the scale from 0 to 100 whose virtual player explains the rounds best; recent ones weigh
+        more. The bar is the 90 % interval. Judgement is the share of calls that were right: nobody virtual
+        calls.
         {unrated > 0
           ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} of drills for which no levels are computed yet left out.`
           : ''}
@@ -34,7 +32,8 @@ export function Ratings({ playerId }: { readonly playerId: string }) {
 }
 
 function RatingCard({ rating }: { readonly rating: SkillRating }) {
-  const { skill, low, high, rounds, tables } = rating;
+  const { skill, low, high, rounds, tables, basis } = rating;
+  const what = basis === 'calls' ? 'call' : 'round';
   return (
     <section className="card" aria-label={`Rating in ${skill}`}>
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
@@ -45,7 +44,7 @@ function RatingCard({ rating }: { readonly rating: SkillRating }) {
       </div>
       <RatingBar rating={rating} />
       <Text size="sm">
-        {Math.round(low)} to {Math.round(high)}, by {rounds === 1 ? '1 round' : `${rounds} rounds`}
+        {Math.round(low)} to {Math.round(high)}, by {rounds === 1 ? `1 ${what}` : `${rounds} ${what}s`}
         {tables > 1 ? ` on ${tables} tables that play unlike, each against its own levels` : ''}
       </Text>
       <Text size="sm" c="dimmed">
@@ -59,7 +58,8 @@ const WIDTH = 300;
 const at = (rating: number) => (WIDTH * rating) / 100;
 
 /** The scale with the five levels, the interval as a bar, the rating as a diamond. */
-function RatingBar({ rating: { rating, low, high } }: { readonly rating: SkillRating }) {
+function RatingBar({ rating: shown }: { readonly rating: SkillRating }) {
+  const { rating, low, high, basis } = shown;
   return (
     <svg viewBox={`-6 0 ${WIDTH + 12} 40`} width="100%" aria-hidden="true">
       <line x1={0} y1={12} x2={WIDTH} y2={12} stroke={colour('line')} strokeWidth={2} />
@@ -72,7 +72,7 @@ function RatingBar({ rating: { rating, low, high } }: { readonly rating: SkillRa
         fillOpacity={0.3}
       />
       <path d={`M${at(rating)} 1l6 11l-6 11l-6 -11Z`} fill={colour('indigo')} />
-      {LEVELS.map((level) => (
+      {(basis === 'calls' ? [] : LEVELS).map((level) => (
         <text
           key={level.name}
           x={at(level.rating)}

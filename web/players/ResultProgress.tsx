@@ -1,21 +1,29 @@
 import { Group, Text, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { compareResults, medianResult, resultText } from '../../core/counting/result.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/club.ts';
+import type { KindProgress } from '../../core/records/progress.ts';
+import { benchmarkScore, placeRound, scoreBands } from '../../core/scoring/benchmark.ts';
+import { benchmarkReplyQuery } from '../api/queries.ts';
 import { RECENT, type TrendProps } from './DrillProgress.tsx';
 import { Figures } from './Figures.tsx';
+import { placingWords } from './placingWords.ts';
 
 interface ResultProgressProps {
   readonly title: string;
+  readonly kind: KindProgress;
   /** Complete rounds, oldest first. */
-  readonly rounds: readonly Round[];
+  readonly rounds: readonly RoundHead[];
   readonly early: number;
   readonly unlike: number;
   readonly chart: (props: TrendProps) => ReactNode;
 }
 
 /** How a drill has gone that is counted otherwise than by points of a window: best, last, median, the rounds over time. */
-export function ResultProgress({ title, rounds, early, unlike, chart }: ResultProgressProps) {
+export function ResultProgress({ title, kind, rounds, early, unlike, chart }: ResultProgressProps) {
+  const reply = useQuery(benchmarkReplyQuery(kind.drill, kind.revision, kind.stage, kind.table));
+  const benchmark = reply.data?.benchmark ?? undefined;
   const results = rounds.map(({ result }) => result);
   const best = [...results].sort(compareResults)[0];
   const last = results.at(-1);
@@ -42,12 +50,15 @@ export function ResultProgress({ title, rounds, early, unlike, chart }: ResultPr
             {early > 0 ? `; ${early} ended early left out` : ''}
             {unlike > 0 ? `; ${unlike} on tables that played otherwise left out` : ''}
           </Text>
+          {benchmark !== undefined && (
+            <Text mt={4}>Last round: {placingWords(placeRound(benchmarkScore(last), benchmark))}</Text>
+          )}
         </div>
         <Figures figures={figures} />
       </Group>
       {chart({
         rounds: rounds.map(({ startedAt, result }) => ({ at: startedAt, points: result.value })),
-        bands: [],
+        bands: benchmark === undefined ? [] : scoreBands(benchmark, most),
         maximum: most,
       })}
     </section>

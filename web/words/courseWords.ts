@@ -1,4 +1,4 @@
-import type { SkillRating } from '../../core/records/progress.ts';
+import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 
 const one = (value: number) => Math.abs(value).toFixed(1);
 
@@ -26,4 +26,23 @@ export function courseWords({
       return `${way} by ${one(slope.slope)} points a week${interval}.${back}`;
     }
   }
+}
+
+/** Where a drill goes, in a few words: course, comeback and streak. */
+export function kindCourseWords({
+  course,
+  comeback,
+  streak,
+}: Pick<KindProgress, 'course' | 'comeback' | 'streak'>): string {
+  const words = {
+    'too few': 'Too few rounds to say where it goes.',
+    up: 'Getting better.',
+    down: 'Getting worse.',
+    plateau: 'A plateau.',
+    open: 'No direction is sure yet.',
+  } as const;
+  const back = comeback ? ' Back near the best after a slump.' : '';
+  const row =
+    streak < 2 ? '' : ` ${streak} rounds in a row above the median of the five before each of them.`;
+  return `${words[course]}${back}${row}`;
 }

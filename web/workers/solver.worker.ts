@@ -73,7 +73,13 @@ const solver: Solver = {
       // Lets the progress out before the next level takes the thread.
       await new Promise((resolve) => setTimeout(resolve, 0));
     }
-    return { executions: EXECUTIONS_PER_LEVEL, levels };
+    return {
+      executions: EXECUTIONS_PER_LEVEL,
+      wholeRounds: false,
+      unit: 'points',
+      better: 'high',
+      levels,
+    };
   },
 };
 

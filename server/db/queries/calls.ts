@@ -47,6 +47,24 @@ export async function listCalls(
   return Promise.all(rows.map(callOf));
 }
 
+interface ScoreRow extends RowDataPacket {
+  called_at: Date;
+  score: number;
+}
+
+/** How right a player's calls of a period were, oldest first. */
+export async function listCallScores(
+  db: Database,
+  playerId: string,
+  { from, to }: { readonly from: Date; readonly to: Date },
+): Promise<readonly { readonly at: Date; readonly score: number }[]> {
+  const [rows] = await db.execute<ScoreRow[]>(
+    'SELECT called_at, score FROM calls WHERE player_id = ? AND called_at BETWEEN ? AND ? ORDER BY called_at',
+    [playerId, from, to],
+  );
+  return rows.map(({ called_at: at, score }) => ({ at, score }));
+}
+
 /** A call by its id, with whose it is; of any club, so that an id is never used twice. */
 export async function findCall(
   db: Database,

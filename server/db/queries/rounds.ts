@@ -2,6 +2,7 @@ import type { RowDataPacket } from 'mysql2/promise';
 import { attemptLogSchema, type AttemptLog } from '../../../core/records/attempt.ts';
 import type { Player, Round, StoredAttempt } from '../../../core/records/club.ts';
 import { adviceChoiceSchema, resultSchema, type AdviceChoice } from '../../../core/records/round.ts';
+import type { RoundSums } from '../../../core/records/roundSums.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 import { listAttempts } from './attempts.ts';
@@ -150,17 +151,44 @@ export async function completeRound(db: Database, head: RoundHead): Promise<Stor
   return round ?? { ...head, attempts: [] };
 }
 
-/** The ended rounds of a player, oldest first. */
-export async function listRoundsOfPlayer(
+/** Which of a player's ended rounds are asked for; of every drill, text, stage or table where nothing is said. */
+export interface RoundChoice {
+  readonly drill: string | undefined;
+  readonly revision: number | undefined;
+  readonly stage: number | undefined;
+  readonly fingerprint: string | undefined;
+}
+
+/** The newest ended rounds of a player, oldest first, without their attempts. */
+export async function listHeadsOfPlayer(
   db: Database,
   clubId: string,
   playerId: string,
-): Promise<StoredRound[]> {
+  { drill, revision, stage, fingerprint }: RoundChoice,
+  limit: number,
+): Promise<RoundHead[]> {
+  const wanted = [
+    ['r.drill', drill],
+    ['r.revision', revision],
+    ['r.stage', stage],
+    ['r.table_fingerprint', fingerprint],
+  ] as const;
+  const given = wanted.flatMap(([column, value]) => (value === undefined ? [] : [{ column, value }]));
   const [rows] = await db.execute<RoundRow[]>(
-    `${ROUND_SELECT} WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL ORDER BY r.started_at`,
-    [clubId, playerId],
+    `${ROUND_SELECT} WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL
+       ${given.map(({ column }) => `AND ${column} = ?`).join(' ')}
+     ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(limit))}`,
+    [clubId, playerId, ...given.map(({ value }) => value)],
   );
-  return withAttempts(db, rows.map(headOf));
+  return rows.map(headOf).reverse();
+}
+
+/** The same with their attempts. */
+export async function listRoundsOfPlayer(
+  db: Database,
+  ...which: [clubId: string, playerId: string, choice: RoundChoice, limit: number]
+): Promise<StoredRound[]> {
+  return withAttempts(db, await listHeadsOfPlayer(db, ...which));
 }
 
 /** The rounds of a lesson, oldest first. */
@@ -176,28 +204,38 @@ export async function listRoundsOfLesson(
   return withAttempts(db, rows.map(headOf));
 }
 
+/** What a round came to, and what its shots add up to. */
+export interface KeptResult {
+  readonly result: Round['result'];
+  readonly sums: RoundSums;
+}
+
 export async function endRound(
   db: Database,
   id: string,
-  end: { readonly at: Date; readonly early: boolean; readonly result: Round['result'] },
+  end: { readonly at: Date; readonly early: boolean } & KeptResult,
 ): Promise<void> {
   await db.execute(
-    `UPDATE rounds SET ended_at = ?, ended_early = ?, result = ?, under_way = NULL, under_way_at = NULL
+    `UPDATE rounds SET ended_at = ?, ended_early = ?, result = ?, sums = ?, under_way = NULL, under_way_at = NULL
      WHERE id = ? AND ended_at IS NULL`,
-    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), id],
+    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), JSON.stringify(end.sums), id],
   );
 }
 
 /** Of an ended round the result is counted anew. */
-export async function storeResult(db: Database, id: string, result: Round['result']): Promise<void> {
-  await db.execute('UPDATE rounds SET result = ? WHERE id = ? AND ended_at IS NOT NULL', [
+export async function storeResult(db: Database, id: string, { result, sums }: KeptResult): Promise<void> {
+  await db.execute('UPDATE rounds SET result = ?, sums = ? WHERE id = ? AND ended_at IS NOT NULL', [
     JSON.stringify(result),
+    JSON.stringify(sums),
     id,
   ]);
 }
 
 export async function reopenRound(db: Database, id: string): Promise<void> {
-  await db.execute('UPDATE rounds SET ended_at = NULL, ended_early = NULL, result = NULL WHERE id = ?', [id]);
+  await db.execute(
+    'UPDATE rounds SET ended_at = NULL, ended_early = NULL, result = NULL, sums = NULL WHERE id = ?',
+    [id],
+  );
 }
 
 /** Keeps the attempt that is not over yet; an older one that comes late changes nothing. */
@@ -241,57 +279,4 @@ export async function listNewest(
 /** Keeps what was proposed after a round and what became of it. */
 export async function storeAdvice(db: Database, id: string, advice: AdviceChoice): Promise<void> {
   await db.execute('UPDATE rounds SET advice = ? WHERE id = ?', [JSON.stringify(advice), id]);
-}
-
-interface ResultRow extends RowDataPacket {
-  id: string;
-  table_id: string;
-  table_name: string;
-  table_fingerprint: string;
-  drill_owner: string;
-  drill: string;
-  revision: number;
-  stage: number;
-  started_at: Date;
-  result: unknown;
-}
-
-/** An ended round without its attempts. */
-export interface RoundResultRow {
-  readonly id: string;
-  readonly table: { readonly id: string; readonly name: string; readonly fingerprint: string };
-  readonly drillOwner: string;
-  readonly drill: string;
-  readonly revision: number;
-  readonly stage: number;
-  readonly startedAt: Date;
-  /** Undefined for a round from before results were kept. */
-  readonly result: Round['result'] | undefined;
-}
-
-/** The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. */
-export async function listResultsOfPlayer(
-  db: Database,
-  clubId: string,
-  playerId: string,
-  period: { readonly from: Date; readonly to: Date },
-): Promise<RoundResultRow[]> {
-  const [rows] = await db.execute<ResultRow[]>(
-    `SELECT r.id, r.table_id, t.name AS table_name, r.table_fingerprint, r.drill_owner, r.drill, r.revision, r.stage,
-       r.started_at, r.result
-     FROM rounds r JOIN tables t ON t.id = r.table_id
-     WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL AND r.started_at BETWEEN ? AND ?
-     ORDER BY r.started_at`,
-    [clubId, playerId, period.from, period.to],
-  );
-  return rows.map((row) => ({
-    id: row.id,
-    table: { id: row.table_id, name: row.table_name, fingerprint: row.table_fingerprint },
-    drillOwner: row.drill_owner,
-    drill: row.drill,
-    revision: row.revision,
-    stage: row.stage,
-    startedAt: row.started_at,
-    result: row.result === null ? undefined : resultSchema.validateSync(parseJson(row.result)),
-  }));
 }

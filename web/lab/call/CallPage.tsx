@@ -1,5 +1,5 @@
 import { Alert, Button, Group, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../../core/drill/positionDrill.ts';
@@ -9,12 +9,13 @@ import type { CallAnswer } from '../../../core/judgement/question.ts';
 import type { Point } from '../../../core/math/point.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { NewCall } from '../../../core/records/call.ts';
+import type { ListedDrill } from '../../../core/records/club.ts';
 import { drillsQuery, playersQuery } from '../../api/queries.ts';
 import { useViewer } from '../../app/viewer.ts';
 import { LabTabs } from '../LabTabs.tsx';
 import { useReplay } from '../replay.ts';
 import { AskCard } from './AskCard.tsx';
-import { askingFrom, pose, type PositionOfDrill } from './callAsking.ts';
+import { askingFrom, pose, type Asking, type PositionOfDrill } from './callAsking.ts';
 import { CallCard } from './CallCard.tsx';
 import { CallRecord } from './CallRecord.tsx';
 import { callReducer, type CallState } from './callState.ts';
@@ -28,13 +29,25 @@ function sent(answer: CallAnswer): NewCall['answer'] {
   return answer.kind === 'path' ? { ...answer, points: [...answer.points] } : answer;
 }
 
+/** The positions of the drills on a kind of table. */
+function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readonly PositionOfDrill[] {
+  return drills.flatMap(({ document }): PositionOfDrill[] =>
+    document.table !== preset
+      ? []
+      : document.stages.flatMap((_, i) => {
+          const drill = atStage(document, i + 1);
+          return isPositionDrill(drill) ? [{ drill, stage: i + 1 }] : [];
+        }),
+  );
+}
+
 /** Trainers: the player commits to an answer before the table shows it. */
 export function CallPage() {
   const [params, setParams] = useSearchParams();
   const asking = askingFrom(params);
   const viewer = useViewer();
   const players = useQuery(playersQuery);
-  const drills = useQuery(drillsQuery);
+  const queries = useQueryClient();
   const [playerId, setPlayerId] = useState<string | null>(viewer.role === 'player' ? viewer.id : null);
   const [state, dispatch] = useReducer(callReducer, { step: 'choosing' } satisfies CallState);
   const [seed, setSeed] = useState(() => 1 + Math.floor(Math.random() * LARGEST_SEED));
@@ -42,16 +55,10 @@ export function CallPage() {
   const question = state.step === 'choosing' ? undefined : state.question;
   const replay = useReplay(question === undefined ? 0 : simulate(question.shot).duration);
 
-  const positions = (drills.data ?? []).flatMap(({ document }): PositionOfDrill[] =>
-    document.table !== asking.preset
-      ? []
-      : document.stages.flatMap((_, i) => {
-          const drill = atStage(document, i + 1);
-          return isPositionDrill(drill) ? [{ drill, stage: i + 1 }] : [];
-        }),
-  );
   const posing = useMutation({
-    mutationFn: () => pose(asking, seed, positions),
+    // Whoever is quicker than the drills waits for them.
+    mutationFn: async () =>
+      pose(asking, seed, positionsOf(await queries.query({ ...drillsQuery, staleTime: 'static' }), asking)),
     onSuccess: (posed) => {
       setSeed((before) => (before % LARGEST_SEED) + 1);
       replay.reset();

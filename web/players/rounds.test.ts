@@ -2,7 +2,6 @@ import { expect, it } from 'vitest';
 import { medianResult, resultText } from '../../core/counting/result.ts';
 import { logOf } from '../../core/records/attempt.ts';
 import type { Round } from '../../core/records/club.ts';
-import { kindsOf } from './kinds.ts';
 import { comparableRounds, otherVariants, roundsOnUnlikeTables } from './rounds.ts';
 
 function table(id: string, fingerprint: string): Round['table'] {
@@ -46,15 +45,6 @@ it('rounds of another revision, stage, table or evening, and rounds cut short, a
   expect(otherVariants(all, round({})).map((each) => each.id)).toEqual(['revision', 'stage']);
 });
 
-it('the kinds stand with the one played last first, an old revision marked', () => {
-  const kinds = kindsOf([round({}), round({ stage: 2 }), round({}), round({ revision: 2 })]);
-  expect(kinds.map(({ stage, revision, rounds, newest }) => [stage, revision, rounds, newest])).toEqual([
-    [1, 2, 1, true],
-    [1, 1, 2, false],
-    [2, 1, 1, false],
-  ]);
-});
-
 it('tries at a clearance that were given up count, as worse than as many', () => {
   const tries = { value: 4, unit: 'tries' as const, better: 'low' as const, maximum: 1 };
   const missed = {
@@ -75,7 +65,10 @@ it('tries at a clearance that were given up count, as worse than as many', () =>
     attempts: [missed],
     result: { ...tries, complete: false, censored: true },
   });
-  const unplayed = round({ id: 'unplayed', result: { ...tries, complete: false, censored: true } });
+  const unplayed = round({
+    id: 'unplayed',
+    result: { ...tries, value: 0, complete: false, censored: true },
+  });
   const cleared = round({ id: 'cleared', result: { ...tries, complete: true, censored: false } });
   const compared = comparableRounds([givenUp, unplayed, cleared], round({}));
   expect(compared.map(({ id }) => id)).toEqual(['given up', 'cleared']);

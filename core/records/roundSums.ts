@@ -1,0 +1,44 @@
+import { array, object, type InferType } from 'yup';
+import { BREAK_AIMS, BREAK_PACES, CAUSES, RACK_BY } from './attempt.ts';
+import { choice, count, finite, text } from './fields.ts';
+
+/** Places from which a break is played, as seen by the player. */
+export const BREAK_PLACES = ['left', 'middle', 'right'] as const;
+
+const causeCountSchema = object({ cause: choice(CAUSES), count: count(1, 1e9) });
+
+const breakSumSchema = object({
+  cue: text(40).nullable().defined(),
+  place: choice(BREAK_PLACES).nullable().defined(),
+  aim: choice(BREAK_AIMS).nullable().defined(),
+  pace: choice(BREAK_PACES).nullable().defined(),
+  rackBy: choice(RACK_BY).nullable().defined(),
+  breaks: count(1, 1e9),
+  /** Breaks that potted a ball and kept the cue ball. */
+  good: count(0, 1e9),
+  inOffs: count(0, 1e9),
+  /** Balls that fell in all. */
+  balls: count(0, 1e9),
+});
+/** Breaks that were played alike. */
+export type BreakSum = InferType<typeof breakSumSchema>;
+
+/** What the shots of a round add up to, kept beside its result so that a year is read without its shots. */
+export const roundSumsSchema = object({
+  /** Shots that were logged one by one. */
+  shots: count(0, 1e9),
+  withSide: count(0, 1e9),
+  rescues: count(0, 1e9),
+  lucky: count(0, 1e9),
+  causes: array(causeCountSchema).required(),
+  /** Landings that have a plan, and their errors against it, metres and square metres, summed up. */
+  landings: object({
+    count: count(0, 1e9),
+    along: finite(),
+    across: finite(),
+    alongSquared: finite(),
+    acrossSquared: finite(),
+  }).required(),
+  breaks: array(breakSumSchema).required(),
+}).required();
+export type RoundSums = InferType<typeof roundSumsSchema>;

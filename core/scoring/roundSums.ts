@@ -1,0 +1,129 @@
+import type { AttemptLog, BreakLog, Cause } from '../records/attempt.ts';
+import type { BreakSum, RoundSums } from '../records/roundSums.ts';
+
+/** An attempt as far as the sums need it. */
+export interface SummedAttempt {
+  readonly along: number | null;
+  readonly across: number | null;
+  readonly log: AttemptLog;
+}
+
+/** The middle third of the table's width counts as the middle. */
+const MIDDLE_SHARE = 1 / 3;
+
+/** From which side a break was played, as seen from behind the head end. @param width of the table, metres */
+function placeOf(from: BreakLog['from'], width: number): BreakSum['place'] {
+  if (from === null) return null;
+  const off = from.y / width - 0.5;
+  // Looking down the table from its head end, the higher y is on the left hand.
+  return Math.abs(off) <= MIDDLE_SHARE / 2 ? 'middle' : off > 0 ? 'left' : 'right';
+}
+
+const keyOf = ({ cue, place, aim, pace, rackBy }: BreakSum) => [cue, place, aim, pace, rackBy].join('|');
+
+function mergeBreaks(breaks: readonly BreakSum[]): BreakSum[] {
+  const byKey = new Map<string, BreakSum>();
+  for (const each of breaks) {
+    const known = byKey.get(keyOf(each));
+    byKey.set(
+      keyOf(each),
+      known === undefined
+        ? each
+        : {
+            ...known,
+            breaks: known.breaks + each.breaks,
+            good: known.good + each.good,
+            inOffs: known.inOffs + each.inOffs,
+            balls: known.balls + each.balls,
+          },
+    );
+  }
+  return [...byKey.values()];
+}
+
+function mergeCauses(causes: RoundSums['causes']): RoundSums['causes'] {
+  const counts = new Map<Cause, number>();
+  for (const { cause, count } of causes) counts.set(cause, (counts.get(cause) ?? 0) + count);
+  return [...counts].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count);
+}
+
+/** What the shots of a round add up to. @param width of the table, metres */
+export function sumRound(attempts: readonly SummedAttempt[], width: number): RoundSums {
+  const shots = attempts.flatMap(({ log }) => log.shots);
+  const landed = attempts.flatMap(({ along, across }) =>
+    along === null || across === null ? [] : [{ along, across }],
+  );
+  const total = (value: (each: { readonly along: number; readonly across: number }) => number) =>
+    landed.reduce((sum, each) => sum + value(each), 0);
+  const openings = attempts.flatMap(({ log }) => log.entered?.opening ?? []);
+  return {
+    shots: shots.length,
+    withSide: shots.filter(({ side }) => side !== null && side !== 'none').length,
+    rescues: shots.filter(({ rescue }) => rescue).length,
+    lucky: shots.filter(({ luck }) => luck).length,
+    causes: mergeCauses(shots.flatMap(({ cause }) => (cause === null ? [] : [{ cause, count: 1 }]))),
+    landings: {
+      count: landed.length,
+      along: total(({ along }) => along),
+      across: total(({ across }) => across),
+      alongSquared: total(({ along }) => along * along),
+      acrossSquared: total(({ across }) => across * across),
+    },
+    breaks: mergeBreaks(
+      openings.map(({ cue, from, aim, pace, rackBy, balls, inOff }) => ({
+        cue,
+        place: placeOf(from, width),
+        aim,
+        pace,
+        rackBy,
+        breaks: 1,
+        good: balls > 0 && !inOff ? 1 : 0,
+        inOffs: inOff ? 1 : 0,
+        balls,
+      })),
+    ),
+  };
+}
+
+/** The sums of several rounds as those of one. */
+export function addSums(rounds: readonly RoundSums[]): RoundSums {
+  const total = (value: (sums: RoundSums) => number) => rounds.reduce((sum, each) => sum + value(each), 0);
+  return {
+    shots: total(({ shots }) => shots),
+    withSide: total(({ withSide }) => withSide),
+    rescues: total(({ rescues }) => rescues),
+    lucky: total(({ lucky }) => lucky),
+    causes: mergeCauses(rounds.flatMap(({ causes }) => causes)),
+    landings: {
+      count: total(({ landings }) => landings.count),
+      along: total(({ landings }) => landings.along),
+      across: total(({ landings }) => landings.across),
+      alongSquared: total(({ landings }) => landings.alongSquared),
+      acrossSquared: total(({ landings }) => landings.acrossSquared),
+    },
+    breaks: mergeBreaks(rounds.flatMap(({ breaks }) => breaks)),
+  };
+}
+
+/** The mean of some errors with half the width of its 90 % interval, metres. */
+export interface MeanError {
+  readonly mean: number;
+  readonly margin: number;
+}
+
+/**
+ * The mean landing error along and across the plan's line, by its sums; undefined for fewer than two landings.
+ * @param z two-sided normal quantile, e.g. Z_90
+ */
+export function meanLanding(
+  { count, along, across, alongSquared, acrossSquared }: RoundSums['landings'],
+  z: number,
+): { readonly along: MeanError; readonly across: MeanError } | undefined {
+  if (count < 2) return undefined;
+  const of = (sum: number, squares: number) => {
+    const mean = sum / count;
+    const variance = Math.max(0, (squares - count * mean * mean) / (count - 1));
+    return { mean, margin: z * Math.sqrt(variance / count) };
+  };
+  return { along: of(along, alongSquared), across: of(across, acrossSquared) };
+}

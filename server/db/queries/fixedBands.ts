@@ -1,0 +1,48 @@
+import type { RowDataPacket } from 'mysql2/promise';
+import { fixedBandsSchema } from '../../../core/records/benchmark.ts';
+import { parseJson } from '../json.ts';
+import type { Database } from '../pool.ts';
+
+/** The least results that reach each level, as a club's coach has set them; null for a level without one. */
+type Bands = readonly (number | null)[];
+
+interface BandsRow extends RowDataPacket {
+  document: unknown;
+}
+
+export async function findFixedBands(
+  db: Database,
+  clubId: string,
+  drill: string,
+  stage: number,
+): Promise<(number | null)[] | undefined> {
+  const [rows] = await db.execute<BandsRow[]>(
+    'SELECT document FROM fixed_bands WHERE club_id = ? AND drill = ? AND stage = ?',
+    [clubId, drill, stage],
+  );
+  return rows[0] && fixedBandsSchema.validateSync(parseJson(rows[0].document)).from;
+}
+
+/** Keeps the bands; those without a single number are taken away. */
+export async function storeFixedBands(
+  db: Database,
+  clubId: string,
+  drill: string,
+  stage: number,
+  from: Bands,
+): Promise<void> {
+  if (from.every((each) => each === null)) {
+    await db.execute('DELETE FROM fixed_bands WHERE club_id = ? AND drill = ? AND stage = ?', [
+      clubId,
+      drill,
+      stage,
+    ]);
+    return;
+  }
+  await db.execute('REPLACE INTO fixed_bands (club_id, drill, stage, document) VALUES (?, ?, ?, ?)', [
+    clubId,
+    drill,
+    stage,
+    JSON.stringify({ from }),
+  ]);
+}

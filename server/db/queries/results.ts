@@ -1,0 +1,104 @@
+import type { RowDataPacket } from 'mysql2/promise';
+import type { Round } from '../../../core/records/club.ts';
+import { resultSchema } from '../../../core/records/round.ts';
+import { roundSumsSchema } from '../../../core/records/roundSums.ts';
+import { parseJson } from '../json.ts';
+import type { Database } from '../pool.ts';
+import type { BenchmarkKey } from './benchmarks.ts';
+import type { KeptResult } from './rounds.ts';
+
+interface ResultRow extends RowDataPacket {
+  id: string;
+  table_id: string;
+  table_name: string;
+  preset: Round['table']['preset'];
+  table_revision: number;
+  conditions_id: string | null;
+  table_fingerprint: string;
+  drill_owner: string;
+  drill: string;
+  revision: number;
+  stage: number;
+  ladder_start: number;
+  started_at: Date;
+  result: unknown;
+  sums: unknown;
+}
+
+/** An ended round without its attempts. */
+export interface RoundResultRow {
+  readonly id: string;
+  readonly table: Round['table'];
+  readonly drillOwner: string;
+  readonly drill: string;
+  readonly revision: number;
+  readonly stage: number;
+  readonly ladderStart: number;
+  readonly startedAt: Date;
+  /** What it came to; undefined for a round from before results, or sums, were kept. */
+  readonly kept: KeptResult | undefined;
+}
+
+/** The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. */
+export async function listResultsOfPlayer(
+  db: Database,
+  clubId: string,
+  playerId: string,
+  period: { readonly from: Date; readonly to: Date },
+): Promise<RoundResultRow[]> {
+  const [rows] = await db.execute<ResultRow[]>(
+    `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
+       r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, r.result, r.sums
+     FROM rounds r JOIN tables t ON t.id = r.table_id
+     WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL AND r.started_at BETWEEN ? AND ?
+     ORDER BY r.started_at`,
+    [clubId, playerId, period.from, period.to],
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    table: {
+      id: row.table_id,
+      name: row.table_name,
+      preset: row.preset,
+      revision: row.table_revision,
+      conditionsId: row.conditions_id,
+      fingerprint: row.table_fingerprint,
+    },
+    drillOwner: row.drill_owner,
+    drill: row.drill,
+    revision: row.revision,
+    stage: row.stage,
+    ladderStart: row.ladder_start,
+    startedAt: row.started_at,
+    kept:
+      row.result === null || row.sums === null
+        ? undefined
+        : {
+            result: resultSchema.validateSync(parseJson(row.result)),
+            sums: roundSumsSchema.validateSync(parseJson(row.sums)),
+          },
+  }));
+}
+
+interface KindRow extends RowDataPacket {
+  player_id: string;
+  result: unknown;
+}
+
+/** The kept results of a club's ended rounds of one kind: the same text, stage and table as balls feel it. */
+export async function listResultsOfKind(
+  db: Database,
+  clubId: string,
+  key: Pick<BenchmarkKey, 'owner' | 'drill' | 'revision' | 'stage' | 'tableFingerprint'>,
+): Promise<readonly { readonly playerId: string; readonly result: Round['result'] }[]> {
+  const [rows] = await db.execute<KindRow[]>(
+    `SELECT player_id, result FROM rounds
+     WHERE club_id = ? AND drill_owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
+       AND ended_at IS NOT NULL AND result IS NOT NULL`,
+    [clubId, key.owner, key.drill, key.revision, key.stage, key.tableFingerprint],
+  );
+  return rows.map((row) => ({
+    playerId: row.player_id,
+    result: resultSchema.validateSync(parseJson(row.result)),
+  }));
+}

@@ -1,0 +1,32 @@
+import { listAttempts } from '../db/queries/attempts.ts';
+import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/results.ts';
+import { storeResult, type KeptResult } from '../db/queries/rounds.ts';
+import type { Database } from '../db/pool.ts';
+import { revisionOf } from '../drills/plans.ts';
+import { keptOf } from '../rounds/counting.ts';
+
+/** A player's ended rounds of a period with what they came to; what was not kept yet is counted now, and kept. */
+export async function keptResults(
+  db: Database,
+  player: { readonly clubId: string; readonly id: string },
+  period: { readonly from: Date; readonly to: Date },
+): Promise<readonly { readonly row: RoundResultRow; readonly kept: KeptResult }[]> {
+  const rows = await listResultsOfPlayer(db, player.clubId, player.id, period);
+  const missing = rows.filter(({ kept }) => kept === undefined);
+  const attempts = await listAttempts(
+    db,
+    missing.map(({ id }) => id),
+  );
+  const counted = new Map<string, KeptResult>();
+  for (const row of missing) {
+    const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
+    if (entry === undefined) continue;
+    const kept = keptOf(entry, row, attempts.get(row.id) ?? []);
+    counted.set(row.id, kept);
+    await storeResult(db, row.id, kept);
+  }
+  return rows.flatMap((row) => {
+    const kept = row.kept ?? counted.get(row.id);
+    return kept === undefined ? [] : [{ row, kept }];
+  });
+}

@@ -1,0 +1,83 @@
+import { Group, Select, Table, Text, Title } from '@mantine/core';
+import { useState } from 'react';
+import type { BreakSum } from '../../core/records/roundSums.ts';
+import {
+  allBreaks,
+  BREAK_TRAITS,
+  compareBreaks,
+  groupBreaks,
+  type BreakTrait,
+} from '../../core/scoring/breakComparison.ts';
+import type { ShareInterval } from '../../core/statistics/wilson.ts';
+import { percent } from '../words/units.ts';
+import { comparisonWords } from './comparisonWords.ts';
+
+const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
+  cue: 'cue',
+  place: 'place of the cue ball',
+  aim: 'what is hit',
+  pace: 'pace',
+  rackBy: 'racked by',
+};
+
+const interval = ({ share, low, high }: ShareInterval) =>
+  `${percent(share)} (${Math.round(100 * low)} to ${Math.round(100 * high)})`;
+
+/** How a player breaks, and whether one cue or place is better than another, or not decided yet. */
+export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] }) {
+  const several = BREAK_TRAITS.filter((each) => groupBreaks(breaks, each).length > 1);
+  const [trait, setTrait] = useState<BreakTrait>(several[0] ?? 'cue');
+  if (breaks.length === 0) return null;
+  const all = allBreaks(breaks);
+  const groups = groupBreaks(breaks, trait);
+  const [a, b] = groups;
+  return (
+    <section className="card" aria-labelledby="breaks-title">
+      <Group justify="space-between" align="end">
+        <Title order={2} size="h4" id="breaks-title">
+          Breaks
+        </Title>
+        <Select
+          aria-label="Compare by"
+          size="xs"
+          w={190}
+          allowDeselect={false}
+          data={BREAK_TRAITS.map((value) => ({ value, label: `by ${TRAIT_WORDS[value]}` }))}
+          value={trait}
+          onChange={(value) => setTrait(BREAK_TRAITS.find((each) => each === value) ?? 'cue')}
+        />
+      </Group>
+      <Text size="sm">
+        A ball down and the cue ball kept in {interval(all.good)} of {all.breaks} breaks,{' '}
+        {all.ballsEach.toFixed(1)} balls a break, in-off in {interval(all.inOffs)}.
+      </Text>
+      {groups.length > 0 && (
+        <Table mt="xs" verticalSpacing={3} fz="sm">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>{TRAIT_WORDS[trait]}</Table.Th>
+              <Table.Th ta="right">breaks</Table.Th>
+              <Table.Th ta="right">good, 90 % interval</Table.Th>
+              <Table.Th ta="right">balls</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {groups.map((group) => (
+              <Table.Tr key={group.value}>
+                <Table.Td>{group.value}</Table.Td>
+                <Table.Td ta="right">{group.breaks}</Table.Td>
+                <Table.Td ta="right">{interval(group.good)}</Table.Td>
+                <Table.Td ta="right">{group.ballsEach.toFixed(1)}</Table.Td>
+              </Table.Tr>
+            ))}
+          </Table.Tbody>
+        </Table>
+      )}
+      <Text mt={6} data-testid="break-comparison">
+        {a === undefined || b === undefined
+          ? `Only one ${TRAIT_WORDS[trait]} was noted: nothing to compare.`
+          : comparisonWords(a.value, b.value, compareBreaks(breaks, trait, a.value, b.value))}
+      </Text>
+    </section>
+  );
+}

@@ -1,0 +1,52 @@
+import { Group, Select } from '@mantine/core';
+import { useSearchParams } from 'react-router';
+import { SKILLS } from '../../core/records/drill.ts';
+import type { PlayerProgress } from '../../core/records/progress.ts';
+import { filterOf, PERIODS } from './progressFilter.ts';
+
+interface ProgressFiltersProps {
+  readonly progress: PlayerProgress;
+  readonly titleOf: (drill: string) => string;
+}
+
+/** What of a player's rounds is looked at; it stands in the address, so that it can be shared. */
+export function ProgressFilters({ progress, titleOf }: ProgressFiltersProps) {
+  const [params, setParams] = useSearchParams();
+  const filter = filterOf(params);
+  function set(name: string, value: string | null) {
+    const next = new URLSearchParams(params);
+    if (value === null) next.delete(name);
+    else next.set(name, value);
+    next.delete('kind');
+    setParams(next, { replace: true });
+  }
+  const choices = [
+    ['table', 'every table', progress.tables.map(({ id, name }) => ({ value: id, label: name }))],
+    ['drill', 'every drill', progress.drills.map((slug) => ({ value: slug, label: titleOf(slug) }))],
+    ['skill', 'every skill', SKILLS.map((skill) => ({ value: skill, label: skill }))],
+  ] as const;
+  return (
+    <Group gap="xs" className="no-print" role="group" aria-label="What is looked at">
+      <Select
+        aria-label="Period"
+        w={140}
+        allowDeselect={false}
+        data={PERIODS.map(({ value, label }) => ({ value, label }))}
+        value={String(filter.days)}
+        onChange={(value) => set('days', value)}
+      />
+      {choices.map(([name, placeholder, data]) => (
+        <Select
+          key={name}
+          aria-label={name}
+          w={190}
+          clearable
+          placeholder={placeholder}
+          data={[...data]}
+          value={filter[name] ?? null}
+          onChange={(value) => set(name, value)}
+        />
+      ))}
+    </Group>
+  );
+}
