@@ -20,6 +20,7 @@ const ROOMS = [
   ['drill'],
   ['scoring'],
   ['virtual'],
+  ['programme'],
   ['formats'],
 ];
 

@@ -25,6 +25,9 @@ interface World {
   readonly attempt: string;
   readonly note: string;
   readonly lesson: string;
+  readonly programme: string;
+  readonly item: string;
+  readonly report: string;
   readonly benchmark: unknown;
   readonly document: object;
 }
@@ -83,6 +86,43 @@ function newLesson(w: World) {
   };
 }
 
+function newProgramme(w: World) {
+  return {
+    document: {
+      title: 'Winter',
+      playerId: w.club.playerId,
+      startDay: '2026-11-23',
+      weeks: 1,
+      matchDays: [],
+      items: [
+        {
+          id: w.item,
+          day: '2026-11-24',
+          drill: 'harbour-turn',
+          stage: 1,
+          minutes: 20,
+          kind: 'homework',
+          note: '',
+        },
+      ],
+    },
+    basedOn: null,
+  };
+}
+
+function newReport(w: World) {
+  return {
+    document: {
+      playerId: w.club.playerId,
+      from: '2026-10-01',
+      to: '2026-11-24',
+      words: '<p>Well done.</p>',
+      goals: ['Hold the line'],
+    },
+    basedOn: null,
+  };
+}
+
 /** Every route of the router. A route that is not listed here fails the test below. */
 const CASES: Readonly<Record<string, Case>> = {
   'GET /api/health': { expected: [200, 200, 200, 200] },
@@ -117,6 +157,71 @@ const CASES: Readonly<Record<string, Case>> = {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/rounds`,
   },
+  'POST /api/sign-in/code': {
+    expected: [401, 401, 401, 401],
+    body: () => ({ code: 'AAAAA-AAAAA', email: 'code@no.example', password: '0123456789' }),
+  },
+  'POST /api/players/:id/sign-in-code': {
+    expected: [401, 403, 404, 201],
+    path: (w) => `/api/players/${w.club.playerId}/sign-in-code`,
+  },
+  'GET /api/players/:id/next': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/next`,
+  },
+  'GET /api/club/overview': { expected: [401, 403, 200, 200] },
+  'GET /api/club/evening': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/club/evening?from=2026-11-24T00:00:00Z&to=2026-11-25T00:00:00Z',
+  },
+  'GET /api/programmes': { expected: [401, 200, 200, 200] },
+  'GET /api/programmes/:id': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/programmes/${w.programme}`,
+  },
+  'PUT /api/programmes/:id': {
+    expected: [401, 403, 404, 201],
+    path: () => `/api/programmes/${randomUUID()}`,
+    body: newProgramme,
+  },
+  'PUT /api/programmes/:id/archived': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/programmes/${w.programme}/archived`,
+    body: () => ({ archived: false }),
+  },
+  'POST /api/programmes/:id/copies': {
+    expected: [401, 403, 404, 201],
+    path: (w) => `/api/programmes/${w.programme}/copies`,
+    body: (w) => ({ copies: [{ id: randomUUID(), playerId: w.club.playerId }] }),
+  },
+  'PUT /api/programmes/:id/items/:item/done': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/programmes/${w.programme}/items/${w.item}/done`,
+    body: () => ({ done: true }),
+  },
+  'GET /api/programmes/:id/calendar.ics': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/programmes/${w.programme}/calendar.ics`,
+  },
+  'GET /api/reports': { expected: [401, 200, 200, 200] },
+  'GET /api/reports/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/reports/${w.report}` },
+  'PUT /api/reports/:id': {
+    expected: [401, 403, 404, 201],
+    path: () => `/api/reports/${randomUUID()}`,
+    body: newReport,
+  },
+  'PUT /api/reports/:id/archived': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/reports/${w.report}/archived`,
+    body: () => ({ archived: false }),
+  },
+  'GET /api/export/csv/:name': {
+    expected: [401, 403, 200, 200],
+    path: () => '/api/export/csv/rounds.csv',
+  },
+  'GET /api/export/backup': { expected: [401, 403, 200, 200] },
+  // Nothing is sent that could be brought back: a coach gets as far as being told so.
+  'POST /api/export/restore': { expected: [401, 403, 400, 400], body: () => ({}) },
   'GET /api/players/:id/results': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/results`,
@@ -282,6 +387,9 @@ beforeAll(async () => {
     attempt: randomUUID(),
     note: randomUUID(),
     lesson: randomUUID(),
+    programme: randomUUID(),
+    item: randomUUID(),
+    report: randomUUID(),
     document: entry.document,
     benchmark: benchmarkDrill(entry.document, stage, planFor(entry, 1, buildTable(entry.document.table)), 1),
   };
@@ -289,6 +397,12 @@ beforeAll(async () => {
     cookie: club.coach,
     body: { document: { ...entry.document, slug: 'gannet-turn' }, basedOn: null },
   });
+  for (const [path, body] of [
+    [`programmes/${world.programme}`, newProgramme(world)],
+    [`reports/${world.report}`, newReport(world)],
+  ] as const) {
+    await send(test.app, 'PUT', `/api/${path}`, { cookie: club.coach, body });
+  }
   await send(test.app, 'PUT', `/api/lessons/${world.lesson}`, { cookie: club.coach, body: newLesson(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}`, { cookie: club.player, body: newRound(world) });
   await send(test.app, 'PUT', `/api/rounds/${world.round}/attempts/${world.attempt}`, {

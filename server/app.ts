@@ -10,15 +10,32 @@ import { Refusal } from './http/errors.ts';
 import { accountRoutes } from './routes/account.ts';
 import { benchmarkRoutes } from './routes/benchmarks.ts';
 import { callRoutes } from './routes/calls.ts';
+import { clubRoutes } from './routes/clubs.ts';
 import { drillRoutes } from './routes/drills.ts';
+import { exportRoutes } from './routes/exports.ts';
 import { lessonRoutes } from './routes/lessons.ts';
 import { playerRoutes } from './routes/players.ts';
+import { programmeRoutes } from './routes/programmes.ts';
+import { reportRoutes } from './routes/reports.ts';
 import { roundRoutes } from './routes/rounds.ts';
 import { tableRoutes } from './routes/tables.ts';
 import { todayRoutes } from './routes/today.ts';
 
 /** A benchmark, the largest thing that is sent, has some 5 kB. */
 const LARGEST_BODY = 64 * 1024;
+/** Only a backup that is brought back is larger. */
+const LARGEST_BACKUP = 256 * 1024 * 1024;
+const RESTORE = '/api/export/restore';
+
+/** Refuses bodies that are larger than this, bytes. */
+function atMost(maxSize: number) {
+  return bodyLimit({
+    maxSize,
+    onError: () => {
+      throw new Refusal(413, `the body must be at most ${String(maxSize)} bytes`, 'body');
+    },
+  });
+}
 /** Built files carry a digest in their names, so they never change. */
 const FOREVER = 'public, max-age=31536000, immutable';
 
@@ -38,15 +55,8 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     }),
   );
   app.use('/api/*', csrf());
-  app.use(
-    '/api/*',
-    bodyLimit({
-      maxSize: LARGEST_BODY,
-      onError: () => {
-        throw new Refusal(413, `the body must be at most ${String(LARGEST_BODY)} bytes`, 'body');
-      },
-    }),
-  );
+  const [ordinary, backup] = [atMost(LARGEST_BODY), atMost(LARGEST_BACKUP)];
+  app.use('/api/*', (c, next) => (c.req.path === RESTORE ? backup : ordinary)(c, next));
 
   const api = new Hono<SignedIn>();
   api.get('/health', (c) => c.json({ ok: true }));
@@ -59,6 +69,10 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/drills', drillRoutes(deps)],
     ['/drills', benchmarkRoutes(deps)],
     ['/lessons', lessonRoutes(deps)],
+    ['/programmes', programmeRoutes(deps)],
+    ['/reports', reportRoutes(deps)],
+    ['/club', clubRoutes(deps)],
+    ['/export', exportRoutes(deps)],
     ['/rounds', roundRoutes(deps)],
     ['/calls', callRoutes(deps)],
   ] as const) {

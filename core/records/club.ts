@@ -49,6 +49,12 @@ export const newPlayerSchema = object({
     'password is missing: an e-mail address needs a password with it',
     (value) => (value.email === null) === (value.password === null),
   );
+/** What a player sends who was given a code: with it they make their own sign-in. */
+export const codeSignInSchema = object({ code: text(20), email: email(), password: newPassword() })
+  .exact(UNKNOWN)
+  .required();
+/** A code that a coach gives to a player; it is shown once. */
+export const signInCodeSchema = object({ code: text(20), expiresAt: instant() }).required();
 export const playerChangeSchema = object({
   name: text(80),
   hand: hand(),

@@ -69,3 +69,21 @@ export function instant(): StringSchema<string> {
 export const pointSchema = object({ x: finite(), y: finite() }).exact(
   '${path} has the unknown field ${properties}',
 );
+
+/** A day of the club's calendar. */
+export function day(): StringSchema<string> {
+  return string()
+    .strict()
+    .required('${path} is missing')
+    .matches(/^\d{4}-\d\d-\d\d$/, '${path} must be a day (2026-11-24)');
+}
+
+const LONGEST_NOTE = 2_500;
+
+/** Rich text as HTML; the editor keeps of it what it knows, wherever it is shown. A record must fit into one request. */
+export function note(): StringSchema<string> {
+  return string()
+    .strict()
+    .defined('${path} is missing')
+    .max(LONGEST_NOTE, `\${path} must be at most ${LONGEST_NOTE} characters`);
+}

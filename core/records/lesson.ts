@@ -1,6 +1,6 @@
-import { array, boolean, object, string, type InferType } from 'yup';
+import { array, boolean, object, type InferType } from 'yup';
 import { roundSchema } from './club.ts';
-import { choice, count, instant, text, uuid } from './fields.ts';
+import { choice, count, day, instant, note, text, uuid } from './fields.ts';
 
 /** A lesson: who is there, what is played for how long, and what was noted. */
 
@@ -10,13 +10,6 @@ const maybeInstant = () => instant().nullable().defined(MISSING);
 
 /** How players of a group follow each other at one table. */
 export const TURNS = ['after each round', 'after each attempt'] as const;
-
-/** A whole lesson must fit into one request, also with a note at each block. */
-const LONGEST_NOTE = 2_500;
-
-/** Rich text as HTML; the editor keeps of it what it knows, wherever it is shown. */
-const note = () =>
-  string().strict().defined(MISSING).max(LONGEST_NOTE, `\${path} must be at most ${LONGEST_NOTE} characters`);
 
 export const lessonBlockSchema = object({
   id: uuid(),
@@ -28,13 +21,6 @@ export const lessonBlockSchema = object({
   note: note(),
 }).exact(UNKNOWN);
 export type LessonBlock = InferType<typeof lessonBlockSchema>;
-
-/** Today as the club's calendar has it. */
-const day = () =>
-  string()
-    .strict()
-    .required(MISSING)
-    .matches(/^\d{4}-\d\d-\d\d$/, '${path} must be a day (2026-11-24)');
 
 export const lessonDocumentSchema = object({
   title: text(80),

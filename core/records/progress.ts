@@ -79,3 +79,32 @@ export const progressSchema = object({
   drills: array(text(60)).required(),
 }).required();
 export type PlayerProgress = InferType<typeof progressSchema>;
+
+const proposalSchema = object({
+  drill: text(60),
+  stage: count(1, 9),
+  skill: choice(SKILLS),
+  behind: finite().nullable().defined(),
+  shows: finite().nullable().defined(),
+  restDays: finite().nullable().defined(),
+  course: choice(COURSES).nullable().defined(),
+});
+/** Drills that somebody could practise next, the best first, with the figures that speak for them. */
+export const proposalsSchema = array(proposalSchema).required();
+export type NextDrill = InferType<typeof proposalSchema>;
+
+const overviewSchema = object({
+  playerId: uuid(),
+  ratings: array(ratingSchema).required(),
+  /** Kinds of rounds that go up, go down or have come to a plateau. */
+  up: count(0, 1e6),
+  down: count(0, 1e6),
+  plateaus: count(0, 1e6),
+  rounds: count(0, 1e9),
+  lastAt: instant().nullable().defined(),
+  /** Of the programmes, this week until today and all of it. */
+  week: object({ planned: count(0, 1e6), done: count(0, 1e6), due: count(0, 1e6) }).required(),
+});
+export type PlayerOverview = InferType<typeof overviewSchema>;
+/** All players of a club at a glance. */
+export const clubOverviewSchema = array(overviewSchema).required();

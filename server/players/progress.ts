@@ -10,8 +10,8 @@ import { rateRounds, type Rating } from '../../core/scoring/rating.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
+import { knownBenchmark } from '../benchmarks/known.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
-import { findBenchmark } from '../db/queries/benchmarks.ts';
 import { listCallScores } from '../db/queries/calls.ts';
 import type { RoundResultRow } from '../db/queries/results.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
@@ -56,7 +56,7 @@ export async function knownRounds(
     if (kinds.has(kindOf(row))) continue;
     const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
     const benchmark =
-      entry && (await findBenchmark(db, benchmarkKey(entry, row.stage, row.table.fingerprint)));
+      entry && (await knownBenchmark(db, benchmarkKey(entry, row.stage, row.table.fingerprint)));
     kinds.set(kindOf(row), {
       skills: entry?.document.skills ?? [],
       levels: benchmark?.levels.map(({ round }) => round),
@@ -68,7 +68,8 @@ export async function knownRounds(
   });
 }
 
-function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[] {
+/** Results on the scale of ratings, as far as their levels are known. */
+export function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[] {
   return rounds.flatMap(({ day, result, levels }) =>
     levels === undefined ? [] : [{ day, rating: ratingOfScore(benchmarkScore(result), levels) }],
   );
@@ -101,11 +102,7 @@ function ratingRecord(
 }
 
 /** The rating of a skill by the rounds whose levels are known. @param today days */
-export function ratingOf(
-  skill: Skill,
-  rounds: readonly KnownRound[],
-  today: number,
-): SkillRating | undefined {
+function ratingOf(skill: Skill, rounds: readonly KnownRound[], today: number): SkillRating | undefined {
   const own = rounds.filter(
     ({ skills, levels, result }) => skills.includes(skill) && levels !== undefined && isComparable(result),
   );

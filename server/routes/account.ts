@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type Context } from 'hono';
-import { newClubSchema, signInSchema, type Welcome } from '../../core/records/club.ts';
+import { codeSignInSchema, newClubSchema, signInSchema, type Welcome } from '../../core/records/club.ts';
 import { hashPassword, passwordFits } from '../auth/password.ts';
+import { digestOfCode } from '../auth/signInCode.ts';
 import { closeSession, openSession, requireSession, type SignedIn } from '../auth/session.ts';
 import { SignInThrottle } from '../auth/throttle.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { findSignIn, insertPerson } from '../db/queries/people.ts';
+import { findPlayerOfCode, setSignIn, useSignInCode } from '../db/queries/signInCodes.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { inTransaction, isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -75,6 +77,29 @@ export function accountRoutes(deps: Dependencies) {
     await throttle.succeeded();
     await openSession(c, deps, person.id);
     return c.json({});
+  });
+
+  // A player's first sign-in, with the code that their coach gave them.
+  app.post('/sign-in/code', async (c) => {
+    const body = await readBody(c, codeSignInSchema);
+    const throttle = new SignInThrottle(deps, body.email, addressOf(c));
+    await throttle.check();
+    const passwordHash = await hashPassword(body.password);
+    const playerId = await inTransaction(deps.pool, async (db) => {
+      const found = await findPlayerOfCode(db, digestOfCode(body.code), new Date(deps.now()));
+      if (found === undefined || !(await useSignInCode(db, found))) return undefined;
+      await setSignIn(db, found, body.email, passwordHash).catch((error: unknown) => {
+        throw isDuplicate(error) ? new Refusal(409, 'email is already used for a sign-in', 'email') : error;
+      });
+      return found;
+    });
+    if (playerId === undefined) {
+      await throttle.failed();
+      throw new Refusal(401, 'code is not one that is still good: ask your coach for a new one', 'code');
+    }
+    await throttle.succeeded();
+    await openSession(c, deps, playerId);
+    return c.json({}, 201);
   });
 
   app.post('/sign-out', requireSession(deps), async (c) => {

@@ -3,15 +3,18 @@ import { Hono } from 'hono';
 import { newPlayerSchema, playerChangeSchema, type Player, type Viewer } from '../../core/records/club.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { hashPassword } from '../auth/password.ts';
+import { digestOfCode, newSignInCode } from '../auth/signInCode.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
+import { storeSignInCode } from '../db/queries/signInCodes.ts';
 import { isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { wholeNumber } from '../http/parameters.ts';
+import { nextDrillsOf } from '../players/nextDrills.ts';
 import { playerProgress } from '../players/progress.ts';
 import { withResult } from '../rounds/counting.ts';
 
@@ -24,6 +27,8 @@ const CALLS_SHOWN = 200;
 /** Rounds that are given with their attempts, and without: the newest. */
 const ROUNDS_WITH_SHOTS = 40;
 const RESULTS_SHOWN = 1_000;
+/** A code for a first sign-in is good for so long. */
+const CODE_DAYS = 7;
 
 const isSkill = (text: string): text is Skill => SKILLS.some((skill) => skill === text);
 
@@ -38,12 +43,21 @@ function choiceOf({ drill, revision, stage, table }: Record<string, string>): Ro
 }
 
 /** The last so many days. @throws Refusal for a number that is none */
-function periodOf(text: string | undefined, now: number): { readonly from: Date; readonly to: Date } {
+export function periodOf(text: string | undefined, now: number): { readonly from: Date; readonly to: Date } {
   const days = Number(text ?? PERIOD_DAYS);
   if (!Number.isInteger(days) || days < 1 || days > LONGEST_PERIOD_DAYS) {
     throw new Refusal(400, `days must be 1 to ${String(LONGEST_PERIOD_DAYS)}`, 'days');
   }
   return { from: new Date(now - days * 86_400_000), to: new Date(now) };
+}
+
+/** From one instant to another. @throws Refusal for texts that are none */
+function periodBetween(from: string, to: string): { readonly from: Date; readonly to: Date } {
+  const period = { from: new Date(from), to: new Date(to) };
+  for (const [field, at] of Object.entries(period)) {
+    if (Number.isNaN(at.getTime())) throw new Refusal(400, `${field} must be a time (ISO 8601)`, field);
+  }
+  return period;
 }
 
 /** The player, if the viewer may see them: a coach everybody of the club, a player only themselves. */
@@ -127,16 +141,36 @@ export function playerRoutes(deps: Dependencies) {
   app.get('/:id/progress', async (c) => {
     const viewer = c.get('viewer');
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
-    const { days, table, drill, skill } = c.req.query();
+    const { days, from, to, table, drill, skill } = c.req.query();
+    const period =
+      from === undefined || to === undefined ? periodOf(days, deps.now()) : periodBetween(from, to);
     if (skill !== undefined && !isSkill(skill))
       throw new Refusal(400, 'skill is not one that is rated', 'skill');
     return c.json(
       await playerProgress(
         deps.pool,
         { clubId: viewer.clubId, id: player.id },
-        { ...periodOf(days, deps.now()), tableId: table, drill, skill },
+        { ...period, tableId: table, drill, skill },
       ),
     );
+  });
+
+  // Shown to the coach once; a new one takes the place of the old.
+  app.post('/:id/sign-in-code', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    const code = newSignInCode();
+    const expiresAt = new Date(deps.now() + CODE_DAYS * 86_400_000);
+    await storeSignInCode(deps.pool, player.id, digestOfCode(code), expiresAt);
+    return c.json({ code, expiresAt: expiresAt.toISOString() }, 201);
+  });
+
+  app.get('/:id/next', async (c) => {
+    const viewer = c.get('viewer');
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    const { from, to } = periodOf(undefined, deps.now());
+    return c.json(await nextDrillsOf(deps.pool, { clubId: viewer.clubId, id: player.id }, { from, to }));
   });
 
   app.get('/:id/calls', async (c) => {

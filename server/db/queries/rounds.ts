@@ -191,6 +191,21 @@ export async function listRoundsOfPlayer(
   return withAttempts(db, await listHeadsOfPlayer(db, ...which));
 }
 
+/** The ended rounds of a time, oldest first, without their attempts; everybody's when no player is named. */
+export async function listHeadsBetween(
+  db: Database,
+  clubId: string,
+  which: { readonly playerId: string | undefined; readonly from: Date; readonly to: Date },
+): Promise<RoundHead[]> {
+  const { playerId = null, from, to } = which;
+  const [rows] = await db.execute<RoundRow[]>(
+    `${ROUND_SELECT} WHERE r.club_id = ? AND (? IS NULL OR r.player_id = ?) AND r.ended_at IS NOT NULL
+       AND r.started_at BETWEEN ? AND ? ORDER BY r.started_at`,
+    [clubId, playerId, playerId, from, to],
+  );
+  return rows.map(headOf);
+}
+
 /** The rounds of a lesson, oldest first. */
 export async function listRoundsOfLesson(
   db: Database,

@@ -1,0 +1,197 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import Papa from 'papaparse';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { progressSchema } from '../../core/records/progress.ts';
+import { loadDemo } from '../demo/load.ts';
+import { DEMO_COACHES } from '../demo/people.ts';
+import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
+import { backupSchema, BACKUP_TABLES } from './backupTables.ts';
+
+let from: TestApp;
+let coach: string;
+
+const signIn = async (app: TestApp) =>
+  cookieOf(
+    await post(app.app, '/api/sign-in', {
+      email: DEMO_COACHES[0].email,
+      password: DEMO_COACHES[0].password,
+    }),
+  );
+
+beforeAll(async () => {
+  from = await createTestApp();
+  await loadDemo(from.pool, from.clock.now);
+  coach = await signIn(from);
+});
+afterAll(() => from.close());
+
+const backupOf = async ({ app }: TestApp, cookie: string) =>
+  backupSchema.validate(await (await send(app, 'GET', '/api/export/backup', { cookie })).json());
+
+/** The rows of a table as they stand in the file. */
+type Rows = readonly Readonly<Record<string, unknown>>[];
+const rowsOf = (backup: { readonly tables: object }, name: string): Rows =>
+  Object.entries(backup.tables).find(([each]) => each === name)?.[1] as Rows;
+
+/** A fresh installation with a first coach. */
+async function fresh() {
+  const to = await createTestApp();
+  const entered = await post(to.app, '/api/club', {
+    club: 'Elsewhere',
+    name: 'Another Coach',
+    email: 'another@coach.example',
+    password: 'a long password',
+  });
+  return { to, cookie: cookieOf(entered) };
+}
+
+describe('a backup', () => {
+  it('brought back on a fresh installation is the same club: its backup is the same again', async () => {
+    const before = await backupOf(from, coach);
+    const { to, cookie } = await fresh();
+    try {
+      const answer = await send(to.app, 'POST', '/api/export/restore', { cookie, body: before });
+      expect(await answer.json()).toEqual({});
+      const again = await signIn(to);
+      const after = await backupOf(to, again);
+      for (const { name } of BACKUP_TABLES.filter((table) => table.name !== 'people')) {
+        // When the library's texts came here is of this installation.
+        const told = (backup: typeof before) =>
+          rowsOf(backup, name).map((row) => (row['owner'] === 'library' ? { ...row, created_at: '' } : row));
+        expect(told(after)).toEqual(told(before));
+      }
+      const names = (backup: typeof before) => rowsOf(backup, 'people').map((person) => person['name']);
+      expect(names(after).sort()).toEqual([...names(before), 'Another Coach'].sort());
+      expect(rowsOf(after, 'attempts').length).toBeGreaterThan(3_000);
+
+      // What is counted from it is the same, too.
+      const wren = async (app: TestApp, session: string) => {
+        const list: unknown = await (await send(app.app, 'GET', '/api/players', { cookie: session })).json();
+        const id = (list as { id: string; name: string }[]).find(({ name }) => name === 'Wren Sallow')?.id;
+        const reply = await send(app.app, 'GET', `/api/players/${id ?? ''}/progress?days=400`, {
+          cookie: session,
+        });
+        return progressSchema.validate(await reply.json());
+      };
+      const [here, there] = [await wren(from, coach), await wren(to, again)];
+      expect(there.kinds).toHaveLength(here.kinds.length);
+      expect(there.months).toEqual(here.months);
+    } finally {
+      await to.close();
+    }
+  });
+
+  it('fits its published schema, and a wrong one does not', async () => {
+    const validate = new Ajv2020({ allowUnionTypes: true }).compile(
+      JSON.parse(readFileSync('docs/schema/club.schema.json', 'utf8')) as object,
+    );
+    const backup = await backupOf(from, coach);
+    validate(backup);
+    expect(validate.errors).toBeNull();
+    expect(validate({ ...backup, version: 2 })).toBe(false);
+    const others = Object.fromEntries(Object.entries(backup.tables).filter(([name]) => name !== 'rounds'));
+    expect(validate({ ...backup, tables: others })).toBe(false);
+  });
+
+  it('that is broken, or reaches into another club, changes nothing', async () => {
+    const before = await backupOf(from, coach);
+    const { to, cookie } = await fresh();
+    try {
+      const send1 = (body: unknown) => send(to.app, 'POST', '/api/export/restore', { cookie, body });
+      const spoilt = (name: string, change: object) => ({
+        ...before,
+        tables: {
+          ...before.tables,
+          [name]: rowsOf(before, name).map((row, i) => (i === 0 ? { ...row, ...change } : row)),
+        },
+      });
+      const cases = [
+        [{ ...before, format: 'something else' }, 'format'],
+        [spoilt('rounds', { started_at: 'yesterday' }), 'tables.rounds[0].started_at'],
+        [spoilt('rounds', { player_id: randomUUID() }), 'tables.rounds[0].player_id'],
+        [spoilt('people', { club_id: randomUUID() }), 'tables.people[0].club_id'],
+        [spoilt('lessons', { document: { title: 'only' } }), 'tables.lessons[0].document'],
+        [spoilt('people', { shoe_size: 44 }), 'tables.people[0]'],
+      ] as const;
+      for (const [body, field] of cases) {
+        const answer = await send1(body);
+        expect(answer.status).toBe(400);
+        const told = (await answer.json()) as { error: { field: string } };
+        expect(told.error.field.startsWith(field)).toBe(true);
+      }
+      const me: unknown = await (await send(to.app, 'GET', '/api/me', { cookie })).json();
+      expect(me).toMatchObject({ club: 'Elsewhere' });
+    } finally {
+      await to.close();
+    }
+  });
+
+  it('is refused where another club would be touched, and kept from players', async () => {
+    const to = await createTestApp();
+    try {
+      const [mine] = [await createTestClub(to, 'gannet'), await createTestClub(to, 'puffin')];
+      const own = await backupOf(to, mine.coach);
+      const answer = await send(to.app, 'POST', '/api/export/restore', { cookie: mine.coach, body: own });
+      expect(answer.status).toBe(409);
+      expect((await send(to.app, 'GET', '/api/me', { cookie: mine.coach })).status).toBe(200);
+      expect((await send(to.app, 'GET', '/api/export/backup', { cookie: mine.player })).status).toBe(403);
+      expect((await send(to.app, 'GET', '/api/export/csv/rounds.csv', { cookie: mine.player })).status).toBe(
+        403,
+      );
+    } finally {
+      await to.close();
+    }
+  });
+});
+
+describe('CSV', () => {
+  const csv = async (name: string) => {
+    const response = await send(from.app, 'GET', `/api/export/csv/${name}.csv`, { cookie: coach });
+    const parsed = Papa.parse<Record<string, string>>(await response.text(), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    expect(parsed.errors).toEqual([]);
+    return parsed.data;
+  };
+  const count = async (sql: string) => {
+    const [rows] = await from.pool.query(sql);
+    return Number((rows as { n: number }[])[0]?.n);
+  };
+
+  it('has a line for each round, attempt, shot, call and player', async () => {
+    expect(await csv('players')).toHaveLength(
+      await count(`SELECT COUNT(*) n FROM people WHERE role = 'player'`),
+    );
+    expect(await csv('rounds')).toHaveLength(await count('SELECT COUNT(*) n FROM rounds'));
+    expect(await csv('attempts')).toHaveLength(
+      await count('SELECT COUNT(*) n FROM attempts WHERE undone_at IS NULL AND NOT contested'),
+    );
+    expect(await csv('calls')).toHaveLength(await count('SELECT COUNT(*) n FROM calls'));
+    const shots = await csv('shots');
+    expect(shots.filter(({ cause }) => cause === 'thin').length).toBeGreaterThan(10);
+  });
+
+  it('gives the points that were counted', async () => {
+    const attempts = await csv('attempts');
+    const sum = attempts.reduce((total, { points }) => total + Number(points), 0);
+    expect(sum).toBeCloseTo(await count('SELECT SUM(points) n FROM attempts'), 6);
+  });
+
+  it('is no formula for a spreadsheet, and unknown names are refused', async () => {
+    const { to, cookie } = await fresh();
+    try {
+      await send(to.app, 'POST', '/api/players', {
+        cookie,
+        body: { name: '=1+1', hand: 'left', email: null, password: null },
+      });
+      const text = await (await send(to.app, 'GET', '/api/export/csv/players.csv', { cookie })).text();
+      expect(text).toContain("'=1+1");
+      expect((await send(to.app, 'GET', '/api/export/csv/sessions.csv', { cookie })).status).toBe(404);
+    } finally {
+      await to.close();
+    }
+  });
+});

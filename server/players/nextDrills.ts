@@ -1,0 +1,76 @@
+import { tablesOf } from '../../core/drill/stage.ts';
+import type { NextDrill } from '../../core/records/progress.ts';
+import { nextDrills, type DrillCandidate } from '../../core/scoring/nextDrill.ts';
+import { progressIn } from '../../core/scoring/progress.ts';
+import { tableOfCard } from '../../core/table/card.ts';
+import { tableFingerprint } from '../../core/table/table.ts';
+import { canBePlayed } from '../../core/virtual/playRound.ts';
+import { knownBenchmark } from '../benchmarks/known.ts';
+import { benchmarkKey } from '../benchmarks/queue.ts';
+import { listDrills, ownerOf } from '../db/queries/drills.ts';
+import { listTables } from '../db/queries/tables.ts';
+import type { Database } from '../db/pool.ts';
+import { knownRounds, pointsOf, ratingsOf, type KnownRound } from './progress.ts';
+
+const DAY_MS = 86_400_000;
+const SHOWN = 6;
+
+/** What the player's rounds say of a drill's stage. */
+function courseIn(rounds: readonly KnownRound[], today: number): Pick<DrillCandidate, 'restDays' | 'course'> {
+  const last = rounds.at(-1);
+  return {
+    restDays: last === undefined ? undefined : Math.max(0, today - last.day),
+    course: rounds.length === 0 ? undefined : progressIn(pointsOf(rounds)).course,
+  };
+}
+
+/** Drills that a player could practise next on the club's tables, the best first. */
+export async function nextDrillsOf(
+  db: Database,
+  player: { readonly clubId: string; readonly id: string },
+  period: { readonly from: Date; readonly to: Date },
+): Promise<NextDrill[]> {
+  const rounds = await knownRounds(db, player, period);
+  const choice = { ...period, tableId: undefined, drill: undefined, skill: undefined };
+  const ratings = await ratingsOf(db, player.id, rounds, choice);
+  const drills = await listDrills(db, player.clubId, player.id);
+  const tables = (await listTables(db, player.clubId, period.to)).filter(({ archived }) => !archived);
+  // Whoever plays one game is not sent to the other's tables.
+  const played = new Set(rounds.map(({ table }) => table.preset));
+  const today = period.to.getTime() / DAY_MS;
+  const candidates: DrillCandidate[] = [];
+  for (const { document, revision, archived } of drills) {
+    const table = tables.find(
+      ({ preset }) => tablesOf(document).includes(preset) && (played.size === 0 || played.has(preset)),
+    );
+    if (archived || table === undefined || !canBePlayed(document)) continue;
+    const owner = await ownerOf(db, player.clubId, document.slug);
+    const fingerprint = tableFingerprint(
+      tableOfCard(table.state.card, table.state.conditions?.conditions ?? null),
+    );
+    for (const [i] of document.stages.entries()) {
+      const stage = i + 1;
+      const key = benchmarkKey({ owner, document, revision }, stage, fingerprint);
+      const benchmark = await knownBenchmark(db, key);
+      const own = rounds.filter((round) => round.drill === document.slug && round.stage === stage);
+      candidates.push({
+        drill: document.slug,
+        stage,
+        skills: document.skills,
+        levels: benchmark?.levels.map(({ round }) => round),
+        ...courseIn(own, today),
+      });
+    }
+  }
+  return nextDrills(candidates, ratings)
+    .slice(0, SHOWN)
+    .map(({ drill, stage, skill, behind, shows, restDays, course }) => ({
+      drill,
+      stage,
+      skill,
+      behind: behind ?? null,
+      shows: shows ?? null,
+      restDays: restDays ?? null,
+      course: course ?? null,
+    }));
+}

@@ -1,0 +1,118 @@
+import { Hono } from 'hono';
+import { archivedSchema, type Viewer } from '../../core/records/club.ts';
+import {
+  programmeChangeSchema,
+  programmeCopiesSchema,
+  tickSchema,
+  type Programme,
+} from '../../core/records/programme.ts';
+import { requireCoach, type SignedIn } from '../auth/session.ts';
+import {
+  archiveProgramme,
+  findProgramme,
+  insertProgramme,
+  listProgrammes,
+  tickItem,
+  updateProgramme,
+} from '../db/queries/programmes.ts';
+import { inTransaction } from '../db/pool.ts';
+import type { Dependencies } from '../dependencies.ts';
+import { readBody } from '../http/body.ts';
+import { notFound, Refusal } from '../http/errors.ts';
+import { requireUuid } from '../http/parameters.ts';
+import { calendarOf } from '../programmes/calendar.ts';
+import { copiedFor } from '../programmes/copies.ts';
+import { roundsOfWeeks } from '../programmes/rounds.ts';
+import { visiblePlayer } from './players.ts';
+
+/** Weeks of practice: a coach plans them, a player sees and ticks off their own. */
+export function programmeRoutes(deps: Dependencies) {
+  const app = new Hono<SignedIn>();
+
+  async function visible(viewer: Viewer, id: string): Promise<Programme> {
+    const programme = await findProgramme(deps.pool, viewer.clubId, requireUuid(id, 'programme'));
+    if (programme === undefined || (viewer.role !== 'coach' && programme.player.id !== viewer.id)) {
+      throw notFound('this programme');
+    }
+    return programme;
+  }
+
+  app.get('/', async (c) => {
+    const viewer = c.get('viewer');
+    return c.json(
+      await listProgrammes(deps.pool, viewer.clubId, viewer.role === 'coach' ? undefined : viewer.id),
+    );
+  });
+
+  app.get('/:id', async (c) => {
+    const viewer = c.get('viewer');
+    const programme = await visible(viewer, c.req.param('id'));
+    return c.json({ programme, rounds: await roundsOfWeeks(deps.pool, viewer.clubId, programme) });
+  });
+
+  app.put('/:id', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const id = requireUuid(c.req.param('id'), 'programme');
+    const { document, basedOn } = await readBody(c, programmeChangeSchema);
+    await visiblePlayer(deps, viewer, document.playerId);
+    if (basedOn === null) {
+      await insertProgramme(deps.pool, { id, clubId: viewer.clubId, document });
+      return c.json(await visible(viewer, id), 201);
+    }
+    const before = await visible(viewer, id);
+    if (before.player.id !== document.playerId) {
+      throw new Refusal(400, 'document.playerId: a programme stays that of its player', 'document.playerId');
+    }
+    if (!(await updateProgramme(deps.pool, id, basedOn, document))) {
+      throw new Refusal(409, 'this programme was changed elsewhere in the meantime', 'basedOn');
+    }
+    return c.json(await visible(viewer, id));
+  });
+
+  app.put('/:id/archived', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const programme = await visible(viewer, c.req.param('id'));
+    const { archived } = await readBody(c, archivedSchema);
+    await archiveProgramme(deps.pool, programme.id, archived ? new Date(deps.now()) : null);
+    return c.json(await visible(viewer, programme.id));
+  });
+
+  app.post('/:id/copies', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const programme = await visible(viewer, c.req.param('id'));
+    const { copies } = await readBody(c, programmeCopiesSchema);
+    for (const { playerId } of copies) await visiblePlayer(deps, viewer, playerId);
+    await inTransaction(deps.pool, async (db) => {
+      for (const { id, playerId } of copies) {
+        await insertProgramme(db, {
+          id,
+          clubId: viewer.clubId,
+          document: copiedFor(programme.document, playerId),
+        });
+      }
+    });
+    return c.json({}, 201);
+  });
+
+  app.put('/:id/items/:item/done', async (c) => {
+    const viewer = c.get('viewer');
+    const programme = await visible(viewer, c.req.param('id'));
+    const item = requireUuid(c.req.param('item'), 'item');
+    if (!programme.document.items.some(({ id }) => id === item)) throw notFound('this entry');
+    const { done } = await readBody(c, tickSchema);
+    await tickItem(deps.pool, programme.id, item, done ? new Date(deps.now()) : null);
+    return c.json(await visible(viewer, programme.id));
+  });
+
+  app.get('/:id/calendar.ics', async (c) => {
+    const programme = await visible(c.get('viewer'), c.req.param('id'));
+    c.header('content-type', 'text/calendar; charset=utf-8');
+    c.header('content-disposition', 'attachment; filename="programme.ics"');
+    return c.body(await calendarOf(deps.pool, c.get('viewer').clubId, programme));
+  });
+
+  return app;
+}
