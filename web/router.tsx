@@ -64,7 +64,29 @@ export function createRouter() {
             },
             {
               path: '/players',
-              lazy: async () => ({ Component: (await import('./players/PlayerList.tsx')).PlayerList }),
+              lazy: async () => ({ Component: (await import('./club/ClubPage.tsx')).ClubPage }),
+            },
+            {
+              path: '/players/compare',
+              lazy: async () => ({ Component: (await import('./club/ComparePage.tsx')).ComparePage }),
+            },
+            {
+              path: '/players/evening',
+              lazy: async () => ({ Component: (await import('./club/EveningPage.tsx')).EveningPage }),
+            },
+            {
+              path: '/players/records',
+              lazy: async () => ({ Component: (await import('./club/RecordsPage.tsx')).RecordsPage }),
+            },
+            {
+              path: '/programmes/:id',
+              lazy: async () => ({
+                Component: (await import('./programme/ProgrammePage.tsx')).ProgrammePage,
+              }),
+            },
+            {
+              path: '/reports/:id',
+              lazy: async () => ({ Component: (await import('./report/ReportPage.tsx')).ReportPage }),
             },
             {
               path: '/players/:id',

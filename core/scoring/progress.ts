@@ -30,10 +30,12 @@ const WEEK_DAYS = 7;
 const LEAST_ROUNDS = 6;
 const LEAST_DAYS = 42;
 const FLAT = 0.5;
+/** What was long ago says little of where somebody goes now, days. */
+const NEWEST_DAYS = 112;
 /** Rounds that say how somebody plays at a time. */
 const RECENT = 5;
 /** A slump lies so far below the best of before, rating points; a comeback has won back this share of it. */
-const SLUMP = 8;
+const SLUMP = 15;
 const WON_BACK = 2 / 3;
 
 /**
@@ -103,12 +105,8 @@ function streakOf(points: readonly ProgressPoint[]): number {
   return streak;
 }
 
-/**
- * Whether somebody gets better, by the robust slope with its 90 % interval; a plateau is called only when the slope
- * surely is within half a rating point a week, from at least six rounds over six weeks.
- * @param points oldest first
- */
-export function progressIn(points: readonly ProgressPoint[]): Progress {
+/** The slope of some points and what it says. */
+function courseOf(points: readonly ProgressPoint[]): Pick<Progress, 'course' | 'slope'> {
   const days = (points.at(-1)?.day ?? 0) - (points[0]?.day ?? 0);
   const several = new Set(points.map(({ day }) => day)).size > 1 && days > 0;
   const daily = several
@@ -136,5 +134,19 @@ export function progressIn(points: readonly ProgressPoint[]): Progress {
           : slope.high < 0
             ? 'down'
             : 'open';
+  return { course, slope };
+}
+
+/**
+ * Whether somebody gets better, by the robust slope with its 90 % interval; a plateau is called only when the slope
+ * surely is within half a rating point a week, from at least six rounds over six weeks. The last sixteen weeks say it, if
+ * they decide anything; else the whole time.
+ * @param points oldest first
+ */
+export function progressIn(points: readonly ProgressPoint[]): Progress {
+  const last = points.at(-1)?.day ?? 0;
+  const newest = courseOf(points.filter(({ day }) => last - day <= NEWEST_DAYS));
+  const decided = newest.course !== 'open' && newest.course !== 'too few';
+  const { course, slope } = decided ? newest : courseOf(points);
   return { course, slope, comeback: isComeback(points), streak: streakOf(points) };
 }

@@ -23,6 +23,7 @@ import { callPositions } from './calls.ts';
 import { playCareer } from './careers.ts';
 import { idOf } from './ids.ts';
 import { lessonOf, storeLessons } from './lessons.ts';
+import { storeProgrammes } from './programmes.ts';
 import { storeVirtualRound } from './rounds.ts';
 import { DEMO_TABLES, homeOf, type DemoTable } from './tables.ts';
 
@@ -81,6 +82,7 @@ export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
       }
     }
     await storeLessons(db, { clubId, now, idOf });
+    await storeProgrammes(db, { clubId, now });
     await playOtherRounds(db, { clubId, drills, now });
     const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
     for (const entry of drills.filter(({ document }) => played.has(document.slug))) {

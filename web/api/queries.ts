@@ -15,7 +15,9 @@ import {
   type Viewer,
 } from '../../core/records/club.ts';
 import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson.ts';
-import { progressSchema } from '../../core/records/progress.ts';
+import { programmesSchema, programmeWithRoundsSchema } from '../../core/records/programme.ts';
+import { clubOverviewSchema, progressSchema, proposalsSchema } from '../../core/records/progress.ts';
+import { reportSchema, reportsSchema } from '../../core/records/report.ts';
 import { callsSchema } from '../../core/records/call.ts';
 import {
   clubTablesSchema,
@@ -111,6 +113,9 @@ export const playerResultsQuery = (id: string, choice: RoundChoice = {}) =>
 /** What of a player's rounds is looked at. */
 export interface ProgressFilter {
   readonly days?: number | undefined;
+  /** From one instant to another, instead of days, ISO 8601. */
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
   readonly table?: string | undefined;
   readonly drill?: string | undefined;
   readonly skill?: string | undefined;
@@ -128,6 +133,48 @@ function addressed(values: Readonly<Record<string, string | number | undefined>>
   const given = Object.entries(values).filter((entry) => entry[1] !== undefined);
   return new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString();
 }
+
+/** Drills that a player could practise next. */
+export const nextDrillsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['players', id, 'next'],
+    queryFn: () => get(`/players/${id}/next`, proposalsSchema),
+  });
+
+/** All players at a glance. @param today the day of this device's calendar */
+export const clubOverviewQuery = (today: string) =>
+  queryOptions({
+    queryKey: ['players', 'overview', today],
+    queryFn: () => get(`/club/overview?${addressed({ today })}`, clubOverviewSchema),
+  });
+
+/** The rounds of an evening. @param from, to ISO 8601 */
+export const eveningQuery = (from: string, to: string) =>
+  queryOptions({
+    queryKey: ['rounds', 'evening', from, to],
+    queryFn: () => get(`/club/evening?${addressed({ from, to })}`, roundHeadsSchema),
+  });
+
+export const programmesQuery = queryOptions({
+  queryKey: ['programmes'],
+  queryFn: () => get('/programmes', programmesSchema),
+});
+
+/** A programme with the rounds of its weeks. */
+export const programmeQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['programmes', id],
+    queryFn: () => get(`/programmes/${id}`, programmeWithRoundsSchema),
+  });
+
+export const reportsQuery = (playerId: string) =>
+  queryOptions({
+    queryKey: ['reports', 'of', playerId],
+    queryFn: () => get(`/reports?${addressed({ player: playerId })}`, reportsSchema),
+  });
+
+export const reportQuery = (id: string) =>
+  queryOptions({ queryKey: ['reports', id], queryFn: () => get(`/reports/${id}`, reportSchema) });
 
 export const lessonsQuery = queryOptions({
   queryKey: ['lessons'],

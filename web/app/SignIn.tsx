@@ -6,6 +6,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { signInSchema, type Welcome } from '../../core/records/club.ts';
 import { call } from '../api/client.ts';
 import { viewerQuery, welcomeQuery } from '../api/queries.ts';
+import { CodeSignIn } from './CodeSignIn.tsx';
 import { FirstClub } from './FirstClub.tsx';
 import { Loading } from './Loading.tsx';
 import { Sight } from './Sight.tsx';
@@ -58,6 +59,7 @@ interface SignInFormProps {
 
 function SignInForm({ demo, onEntered }: SignInFormProps) {
   const [busy, setBusy] = useState(false);
+  const [withCode, setWithCode] = useState(false);
   const form = useForm({ initialValues: { email: '', password: '' }, validate: checkedBy(signInSchema) });
 
   async function signIn(values: { email: string; password: string }) {
@@ -74,20 +76,27 @@ function SignInForm({ demo, onEntered }: SignInFormProps) {
 
   return (
     <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(300px, 1fr))', gap: 24 }}>
-      <form onSubmit={form.onSubmit((values) => void signIn(values))}>
-        <Stack>
-          <Title order={1}>Sign in</Title>
-          <TextInput label="E-mail" type="email" autoComplete="username" {...form.getInputProps('email')} />
-          <PasswordInput
-            label="Password"
-            autoComplete="current-password"
-            {...form.getInputProps('password')}
-          />
-          <Button type="submit" size="md" loading={busy}>
-            Sign in
-          </Button>
-        </Stack>
-      </form>
+      {withCode ? (
+        <CodeSignIn onEntered={onEntered} />
+      ) : (
+        <form onSubmit={form.onSubmit((values) => void signIn(values))}>
+          <Stack>
+            <Title order={1}>Sign in</Title>
+            <TextInput label="E-mail" type="email" autoComplete="username" {...form.getInputProps('email')} />
+            <PasswordInput
+              label="Password"
+              autoComplete="current-password"
+              {...form.getInputProps('password')}
+            />
+            <Button type="submit" size="md" loading={busy}>
+              Sign in
+            </Button>
+            <Button variant="subtle" onClick={() => setWithCode(true)}>
+              I have a code
+            </Button>
+          </Stack>
+        </form>
+      )}
       {demo.length > 0 && (
         <section className="card" aria-labelledby="demo-title">
           <Title order={2} size="h3" id="demo-title">

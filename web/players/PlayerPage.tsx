@@ -9,12 +9,16 @@ import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { CallRecord } from '../lab/call/CallRecord.tsx';
+import { ProgrammesPart } from '../programme/ProgrammesPart.tsx';
+import { ReportsPart } from '../report/ReportsPart.tsx';
 import { BreaksPart } from './BreaksPart.tsx';
 import { KindPart } from './KindPart.tsx';
 import { MonthsPart } from './MonthsPart.tsx';
+import { NextDrills } from './NextDrills.tsx';
 import { filterOf } from './progressFilter.ts';
 import { ProgressFilters } from './ProgressFilters.tsx';
 import { Ratings } from './Ratings.tsx';
+import { SignInCode } from './SignInCode.tsx';
 
 /** A player: ratings, how each drill has gone over time, where the cue ball stops, and why shots fail. */
 export function PlayerPage() {
@@ -49,11 +53,16 @@ export function PlayerPage() {
           )}
           {months.length > 0 && <MonthsPart months={months} />}
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
+            <NextDrills playerId={id} titleOf={titleOf} />
             <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
             <CallRecord playerId={id} />
           </SimpleGrid>
         </>
       )}
+      <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
+        <ProgrammesPart playerId={id} />
+        <ReportsPart playerId={id} />
+      </SimpleGrid>
     </Stack>
   );
 }
@@ -76,6 +85,7 @@ function PlayerHead({ player }: { readonly player: Player }) {
         </Text>
       </div>
       <Group className="no-print">
+        {viewer.role === 'coach' && <SignInCode player={player} />}
         {viewer.role === 'coach' && (
           <Button variant="default" onClick={() => void setArchived(!player.archived)}>
             {player.archived ? 'Bring back' : 'Archive'}

@@ -9,6 +9,7 @@ import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { Sight } from '../app/Sight.tsx';
 import { useViewer } from '../app/viewer.ts';
+import { Homework } from './Homework.tsx';
 
 function titleOf(drills: readonly DrillEntry[] | undefined, slug: string): string {
   return drills?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
@@ -46,6 +47,7 @@ export function Today() {
         </Button>
       </div>
 
+      {viewer.role === 'player' && <Homework playerId={viewer.id} />}
       <TodaysLessons />
       {open.length > 0 && (
         <section aria-labelledby="open-title">

@@ -1,69 +1,14 @@
-import {
-  Button,
-  Group,
-  PasswordInput,
-  Select,
-  SimpleGrid,
-  Stack,
-  Switch,
-  Text,
-  TextInput,
-  Title,
-} from '@mantine/core';
+import { Button, Group, PasswordInput, Select, Text, TextInput, Title } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { LEAST_PASSWORD, newPlayerSchema } from '../../core/records/club.ts';
 import { call } from '../api/client.ts';
 import { playersQuery } from '../api/queries.ts';
-import { ago } from '../app/dates.ts';
-import { Loading } from '../app/Loading.tsx';
-import { useViewer } from '../app/viewer.ts';
 import { checkedBy, errorsOf } from '../app/yupForm.ts';
 
-/** The students of the club. */
-export function PlayerList() {
-  const viewer = useViewer();
-  const players = useQuery(playersQuery);
-  const [archived, setArchived] = useState(false);
-  if (players.data === undefined) return <Loading what="the players" error={players.error} />;
-  const shown = players.data.filter((player) => archived || !player.archived);
-  return (
-    <Stack>
-      <Group justify="space-between">
-        <Title order={1}>Players</Title>
-        {players.data.some((player) => player.archived) && (
-          <Switch
-            label="Show archived"
-            checked={archived}
-            onChange={(event) => setArchived(event.currentTarget.checked)}
-          />
-        )}
-      </Group>
-      {players.data.length === 0 && (
-        <Text>Nobody is here yet. Add the first player below; then start a round.</Text>
-      )}
-      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
-        {shown.map((player) => (
-          <Link key={player.id} to={`/players/${player.id}`} className="card card-link">
-            <Text fw={700} size="lg">
-              {player.name}
-              {player.archived ? ' (archived)' : ''}
-            </Text>
-            <Text size="sm" c="dimmed">
-              {player.hand}-handed, {player.rounds === 1 ? '1 round' : `${player.rounds} rounds`}, last{' '}
-              {ago(player.lastRoundAt)}
-            </Text>
-          </Link>
-        ))}
-      </SimpleGrid>
-      {viewer.role === 'coach' && <AddPlayer />}
-    </Stack>
-  );
-}
-
-function AddPlayer() {
+/** A new student; a sign-in of their own may come later, by a code. */
+export function AddPlayer() {
   const queries = useQueryClient();
   const [busy, setBusy] = useState(false);
   const form = useForm({

@@ -1,0 +1,130 @@
+import { Alert, Anchor, Button, FileButton, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { call } from '../api/client.ts';
+import { useViewer } from '../app/viewer.ts';
+import { summaryOfBackup, type BackupSummary } from './backupSummary.ts';
+
+const CSV = ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes'] as const;
+const BACKUP = '/api/export/backup';
+
+/** Everything of the club to take away, and to bring back. */
+export function RecordsPage() {
+  const viewer = useViewer();
+  if (viewer.role !== 'coach') return <Text>The club’s records are its coaches’ to take away.</Text>;
+  return (
+    <Stack>
+      <div>
+        <Anchor component={Link} to="/players">
+          Players
+        </Anchor>
+        <Title order={1}>Records and backup</Title>
+      </div>
+      <SimpleGrid cols={{ base: 1, md: 2 }}>
+        <section className="card" aria-labelledby="csv-title">
+          <Title order={2} size="h3" id="csv-title">
+            For a spreadsheet
+          </Title>
+          <Text mb="sm">
+            Everything that was written down, as CSV with a head line. Lengths in metres, times in UTC.
+          </Text>
+          <Group gap="xs">
+            {CSV.map((name) => (
+              <Button
+                key={name}
+                component="a"
+                href={`/api/export/csv/${name}.csv`}
+                download
+                variant="default"
+              >
+                {name}.csv
+              </Button>
+            ))}
+          </Group>
+        </section>
+        <section className="card" aria-labelledby="backup-title">
+          <Title order={2} size="h3" id="backup-title">
+            The whole club
+          </Title>
+          <Text mb="sm">
+            One JSON file with everything of {viewer.club}: people, tables, drills, lessons, rounds,
+            programmes, reports. Sign-ins are in it, their passwords as hashes: keep the file like a key.
+          </Text>
+          <Button component="a" href={BACKUP} download>
+            Take a backup
+          </Button>
+          <Restore />
+        </section>
+      </SimpleGrid>
+    </Stack>
+  );
+}
+
+interface Chosen {
+  readonly name: string;
+  readonly text: string;
+  readonly summary: BackupSummary;
+}
+
+/** A backup from a file in the place of the club; what is here now is taken away first. */
+function Restore() {
+  const queries = useQueryClient();
+  const [chosen, setChosen] = useState<Chosen>();
+  const [refused, setRefused] = useState('');
+  const restore = useMutation({
+    mutationFn: async ({ text }: Chosen) => {
+      const body: unknown = JSON.parse(text);
+      await call('POST', '/export/restore', body);
+    },
+    onSuccess: () => {
+      queries.clear();
+      window.location.assign('/sign-in');
+    },
+  });
+  async function choose(file: File | null) {
+    if (file === null) return;
+    setChosen(undefined);
+    setRefused('');
+    const text = await file.text();
+    const summary = summaryOfBackup(text);
+    if (summary === undefined) setRefused(`${file.name} is no backup of a club.`);
+    else setChosen({ name: file.name, text, summary });
+  }
+  return (
+    <Stack gap="xs" mt="md">
+      <Text>
+        A backup is brought back in the place of everything that is here. Take one of today first, so that you
+        can go back.
+      </Text>
+      <FileButton accept="application/json,.json" onChange={(file) => void choose(file)}>
+        {(props) => (
+          <Button {...props} variant="default" style={{ alignSelf: 'start' }}>
+            Choose a backup
+          </Button>
+        )}
+      </FileButton>
+      {refused !== '' && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          {refused}
+        </Text>
+      )}
+      {chosen !== undefined && (
+        <Alert color="coral" title={`${chosen.summary.club}, of ${chosen.summary.madeAt}`}>
+          <Text data-testid="backup-summary">
+            {chosen.summary.people} people, {chosen.summary.rounds} rounds, {chosen.summary.attempts}{' '}
+            attempts. They take the place of the club as it is here now.
+          </Text>
+          <Button mt="xs" color="coral" loading={restore.isPending} onClick={() => restore.mutate(chosen)}>
+            Bring it back
+          </Button>
+        </Alert>
+      )}
+      {restore.isError && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          Nothing was changed: {restore.error.message}.
+        </Text>
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,27 @@
+import type { PlayerOverview } from '../../core/records/progress.ts';
+
+/** Somebody who has not played for so long is looked after, days. */
+const AWAY_DAYS = 21;
+const DAY_MS = 86_400_000;
+
+/** What a coach sees first of a player, the most pressing of several. */
+export type Standing = 'not practised' | 'stuck' | 'improves' | 'falls back' | 'on their way' | 'new';
+
+/** @param now ms since 1970 */
+export function standingOf({ ratings, up, plateaus, rounds, lastAt }: PlayerOverview, now: number): Standing {
+  if (lastAt === null || rounds === 0) return 'new';
+  if (now - Date.parse(lastAt) > AWAY_DAYS * DAY_MS) return 'not practised';
+  const courses = ratings.map(({ course }) => course);
+  if (ratings.some(({ comeback }) => comeback)) return 'improves';
+  if (courses.includes('down')) return 'falls back';
+  if (courses.includes('up')) return 'improves';
+  if (courses.includes('plateau') || plateaus > up) return 'stuck';
+  return up > 0 ? 'improves' : 'on their way';
+}
+
+/** "2 due, 1 of 3 done this week"; nothing for somebody without a programme. */
+export function weekWords({ planned, done, due }: PlayerOverview['week']): string {
+  if (planned === 0) return '';
+  const open = due === 0 ? '' : `${due} due, `;
+  return `${open}${done} of ${planned} done this week`;
+}

@@ -1,0 +1,108 @@
+import { Button, Checkbox, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import type { ItemState } from '../../core/programme/donePlanned.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import { ITEM_KINDS, type ProgrammeItem } from '../../core/records/programme.ts';
+
+interface ItemPanelProps {
+  readonly item: ProgrammeItem;
+  readonly state: ItemState | undefined;
+  readonly drill: Drill | undefined;
+  readonly playerId: string;
+  readonly editable: boolean;
+  readonly onTick: (done: boolean) => void;
+  readonly onChange: (item: ProgrammeItem) => void;
+  readonly onRemove: () => void;
+}
+
+/** One entry of a programme: ticking it off, scoring it; the coach moves and changes it. */
+export function ItemPanel(props: ItemPanelProps) {
+  const { item, state, drill, playerId, editable, onTick, onChange, onRemove } = props;
+  return (
+    <section className="card" aria-labelledby="item-title">
+      <Title order={2} size="h4" id="item-title">
+        {drill?.title ?? item.drill}
+      </Title>
+      <Text size="sm" c="dimmed">
+        {dayjs(item.day).format('dddd D MMMM')}, stage {item.stage}, {item.minutes} minutes, {item.kind}
+      </Text>
+      {item.note !== '' && <Text mt={4}>{item.note}</Text>}
+      {state?.kind === 'scored' ? (
+        <Text mt={6}>
+          Done: <Link to={`/lesson/rounds/${state.round}`}>the round that was scored</Link>.
+        </Text>
+      ) : (
+        <Group mt={8}>
+          <Checkbox
+            label="Done"
+            checked={state?.kind === 'ticked'}
+            onChange={(event) => onTick(event.currentTarget.checked)}
+          />
+          <Button
+            component={Link}
+            to={`/lesson/round?drill=${item.drill}&stage=${item.stage}&player=${playerId}`}
+            size="xs"
+          >
+            Score a round of it
+          </Button>
+        </Group>
+      )}
+      {editable && (
+        <>
+          <Group grow mt={8} align="end">
+            <TextInput
+              label="Day"
+              type="date"
+              value={item.day}
+              onChange={(event) => {
+                if (event.currentTarget.value !== '') onChange({ ...item, day: event.currentTarget.value });
+              }}
+            />
+            <NumberInput
+              label="Minutes"
+              min={1}
+              max={240}
+              clampBehavior="strict"
+              value={item.minutes}
+              onChange={(minutes) => {
+                if (Number(minutes) >= 1) onChange({ ...item, minutes: Number(minutes) });
+              }}
+            />
+          </Group>
+          <Group grow mt={6}>
+            <Select
+              label="Stage"
+              allowDeselect={false}
+              data={(drill?.stages ?? []).map(({ title }, i) => ({ value: String(i + 1), label: title }))}
+              value={String(item.stage)}
+              onChange={(stage) => onChange({ ...item, stage: Number(stage ?? 1) })}
+            />
+            <Select
+              label="As"
+              allowDeselect={false}
+              data={[...ITEM_KINDS]}
+              value={item.kind}
+              onChange={(kind) =>
+                onChange({ ...item, kind: ITEM_KINDS.find((each) => each === kind) ?? item.kind })
+              }
+            />
+          </Group>
+          <TextInput
+            label="Note"
+            mt={6}
+            maxLength={300}
+            defaultValue={item.note}
+            onBlur={(event) => {
+              if (event.currentTarget.value !== item.note)
+                onChange({ ...item, note: event.currentTarget.value });
+            }}
+          />
+          <Button mt="xs" size="xs" variant="default" onClick={onRemove}>
+            Take it out
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}

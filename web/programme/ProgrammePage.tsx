@@ -1,0 +1,182 @@
+import { Anchor, Button, Group, NumberInput, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { countDone, donePlanned } from '../../core/programme/donePlanned.ts';
+import { mondayOf } from '../../core/programme/days.ts';
+import { MOST_WEEKS } from '../../core/records/programme.ts';
+import { drillsQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
+import { UndoRedo } from '../app/UndoRedo.tsx';
+import { useViewer } from '../app/viewer.ts';
+import { BlockForm } from './BlockForm.tsx';
+import { CopyPart } from './CopyPart.tsx';
+import { ItemPanel } from './ItemPanel.tsx';
+import { MatchDays } from './MatchDays.tsx';
+import { useProgramme } from './useProgramme.ts';
+import { WeekGrid } from './WeekGrid.tsx';
+
+/** Weeks of practice: planned by the coach, ticked off or scored by the student. */
+export function ProgrammePage() {
+  const { id = '' } = useParams();
+  const programme = useProgramme(id);
+  const drills = useQuery(drillsQuery);
+  const viewer = useViewer();
+  const [chosen, setChosen] = useState<string>();
+  const { query, history } = programme;
+  if (query.data === undefined || history === undefined || drills.data === undefined) {
+    return <Loading what="the programme" error={query.error ?? drills.error} />;
+  }
+  const document = history.present;
+  const { player, ticks } = query.data.programme;
+  const titleOf = (slug: string) =>
+    drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  const editable = viewer.role === 'coach';
+  const today = dayjs().format('YYYY-MM-DD');
+  const states = donePlanned(
+    document.items,
+    new Set(ticks.map(({ item }) => item)),
+    query.data.rounds.map((round) => ({
+      id: round.id,
+      drill: round.drill,
+      day: dayjs(round.startedAt).format('YYYY-MM-DD'),
+    })),
+    today,
+  );
+  const { planned, done, plannedMinutes, doneMinutes } = countDone(document.items, states);
+  const item = document.items.find((each) => each.id === chosen);
+  return (
+    <div className="programme">
+      <Stack gap="sm">
+        <Group justify="space-between" align="end">
+          <div>
+            <Anchor component={Link} to={`/players/${player.id}`}>
+              {player.name}
+            </Anchor>
+            <Title order={1}>{document.title}</Title>
+            <Text data-testid="done-planned">
+              {done} of {planned} done, {doneMinutes} of {plannedMinutes} minutes.
+            </Text>
+          </div>
+          <Group gap="xs" className="no-print">
+            {editable && (
+              <UndoRedo
+                past={history.past}
+                future={history.future}
+                onUndo={programme.undo}
+                onRedo={programme.redo}
+                size="sm"
+              />
+            )}
+            <Button component="a" href={`/api/programmes/${id}/calendar.ics`} download variant="default">
+              Calendar file
+            </Button>
+            <Button variant="default" onClick={() => window.print()}>
+              Print
+            </Button>
+          </Group>
+        </Group>
+        {programme.saving === 'not saved' && (
+          <Group role="alert">
+            <Text c="var(--jr-coral-text)">
+              Not saved: {programme.refusal}. What you changed is still here.
+            </Text>
+            <Button size="xs" variant="default" onClick={programme.again}>
+              Send it again
+            </Button>
+          </Group>
+        )}
+        <WeekGrid
+          document={document}
+          states={states}
+          today={today}
+          titleOf={titleOf}
+          chosen={chosen}
+          editable={editable}
+          onChoose={setChosen}
+          onMove={(moved, day) =>
+            programme.change({
+              ...document,
+              items: document.items.map((each) => (each.id === moved ? { ...each, day } : each)),
+            })
+          }
+        />
+      </Stack>
+      <Stack gap="sm" className="no-print">
+        {item !== undefined && (
+          <ItemPanel
+            key={item.id}
+            item={item}
+            state={states.get(item.id)}
+            drill={drills.data.find((entry) => entry.document.slug === item.drill)?.document}
+            playerId={player.id}
+            editable={editable}
+            onTick={(ticked) => void programme.tick(item.id, ticked)}
+            onChange={(next) =>
+              programme.change({
+                ...document,
+                items: document.items.map((each) => (each.id === next.id ? next : each)),
+              })
+            }
+            onRemove={() => {
+              setChosen(undefined);
+              programme.change({
+                ...document,
+                items: document.items.filter(({ id: each }) => each !== item.id),
+              });
+            }}
+          />
+        )}
+        {editable ? (
+          <>
+            <BlockForm
+              document={document}
+              drills={drills.data}
+              onAdd={(items) => programme.change({ ...document, items: [...document.items, ...items] })}
+            />
+            <MatchDays document={document} onChange={programme.change} />
+            <section className="card" aria-label="The programme">
+              <TextInput
+                label="Title"
+                maxLength={80}
+                defaultValue={document.title}
+                key={document.title}
+                onBlur={(event) => {
+                  const title = event.currentTarget.value.trim();
+                  if (title !== '' && title !== document.title) programme.change({ ...document, title });
+                }}
+              />
+              <Group grow mt={6}>
+                <TextInput
+                  label="Begins in the week of"
+                  type="date"
+                  value={document.startDay}
+                  onChange={(event) => {
+                    if (event.currentTarget.value === '') return;
+                    programme.change({ ...document, startDay: mondayOf(event.currentTarget.value) });
+                  }}
+                />
+                <NumberInput
+                  label="Weeks"
+                  min={1}
+                  max={MOST_WEEKS}
+                  clampBehavior="strict"
+                  value={document.weeks}
+                  onChange={(weeks) => {
+                    if (Number(weeks) >= 1) programme.change({ ...document, weeks: Number(weeks) });
+                  }}
+                />
+              </Group>
+            </section>
+            <CopyPart id={id} playerId={player.id} />
+          </>
+        ) : (
+          item === undefined && (
+            <Text className="card">Choose an entry to tick it off, or to score a round of its drill.</Text>
+          )
+        )}
+      </Stack>
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+import { Checkbox, Group, Text, Title } from '@mantine/core';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import { mondayOf } from '../../core/programme/days.ts';
+import { donePlanned } from '../../core/programme/donePlanned.ts';
+import type { ProgrammeWithRounds } from '../../core/records/programme.ts';
+import { call } from '../api/client.ts';
+import { drillsQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
+
+/** What of their programmes a student has to do this week: ticked off here, or scored at the table. */
+export function Homework({ playerId }: { readonly playerId: string }) {
+  const programmes = useQuery(programmesQuery);
+  const drills = useQuery(drillsQuery);
+  const queries = useQueryClient();
+  const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
+  const full = useQueries({ queries: own.map(({ id }) => programmeQuery(id)) });
+  const today = dayjs().format('YYYY-MM-DD');
+  const entries = full
+    .flatMap(({ data }) => (data === undefined ? [] : entriesOf(data, today)))
+    .sort((a, b) => a.item.day.localeCompare(b.item.day));
+  if (entries.length === 0) return null;
+  const titleOf = (slug: string) =>
+    drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  async function tick(programme: string, item: string, done: boolean) {
+    await call('PUT', `/programmes/${programme}/items/${item}/done`, { done });
+    await queries.invalidateQueries({ queryKey: programmesQuery.queryKey });
+  }
+  return (
+    <section aria-labelledby="homework-title" className="card">
+      <Title order={2} size="h3" id="homework-title" mb="xs">
+        This week’s practice
+      </Title>
+      {entries.map(({ programme, item, state }) => (
+        <Group key={item.id} justify="space-between" wrap="nowrap" mt={4}>
+          <Checkbox
+            label={`${titleOf(item.drill)}, ${item.minutes} min`}
+            checked={state === 'scored' || state === 'ticked'}
+            disabled={state === 'scored'}
+            onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
+          />
+          <Text size="sm" c="dimmed" style={{ flex: 1 }}>
+            {item.day === today ? 'today' : dayjs(item.day).format('dddd')}
+            {item.day < today && state === 'open' ? ', waits' : ''}
+            {state === 'scored' ? ', scored' : ''}
+            {item.note === '' ? '' : `: ${item.note}`}
+          </Text>
+          {state === 'open' && (
+            <Link to={`/lesson/round?drill=${item.drill}&stage=${item.stage}&player=${playerId}`}>
+              Score a round
+            </Link>
+          )}
+        </Group>
+      ))}
+    </section>
+  );
+}
+
+function entriesOf({ programme, rounds }: ProgrammeWithRounds, today: string) {
+  const items = programme.document.items.filter(({ day }) => mondayOf(day) === mondayOf(today));
+  const states = donePlanned(
+    items,
+    new Set(programme.ticks.map(({ item }) => item)),
+    rounds.map((round) => ({
+      id: round.id,
+      drill: round.drill,
+      day: dayjs(round.startedAt).format('YYYY-MM-DD'),
+    })),
+    today,
+  );
+  return items.map((item) => ({ programme: programme.id, item, state: states.get(item.id)?.kind ?? 'open' }));
+}
