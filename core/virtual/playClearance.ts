@@ -1,4 +1,4 @@
-import { distance } from '../math/point.ts';
+import { distance, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -7,23 +7,74 @@ import { potLines } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { executed } from '../player/execute.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
-import type { Drill } from '../records/drill.ts';
+import type { Condition, Drill } from '../records/drill.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import { legalBalls } from '../drill/legalBalls.ts';
 import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/rules.ts';
 import type { PocketName } from '../table/pockets.ts';
-import { brokenConditions, choosePot } from './choosePot.ts';
+import { brokenConditions, choosePot, type ChosenPot } from './choosePot.ts';
 import { placeInHand } from './cueBallPlace.ts';
 import type { VirtualPlayer } from './player.ts';
 
 /** No attempt goes on for ever where faults are only noted. */
 const MOST_SHOTS = 120;
 
+/** A shot of an attempt as a coach who watches would write it down. */
+export interface TracedShot {
+  /** The ball and the pocket that were meant; null when no ball was on. */
+  readonly ball: string | null;
+  readonly pocket: PocketName | null;
+  readonly potted: readonly string[];
+  readonly inOff: boolean;
+  readonly broken: readonly Condition[];
+  /** Where the cue ball stopped, metres; null when it fell. */
+  readonly landing: Point | null;
+}
+
 /** One attempt at a clearance, shot by shot, and what it left. */
 export interface PlayedAttempt {
   readonly attempt: Attempt;
+  readonly shots: readonly TracedShot[];
   /** Where balls lay when it ended. */
   readonly left: readonly BallOnTable[];
+}
+
+/** Where an attempt is taken up. */
+export interface ClearanceState {
+  readonly attempt: Attempt;
+  /** Object balls on the table. */
+  readonly left: readonly BallOnTable[];
+  /** Where the object balls stood at first, for those that are put back. */
+  readonly home: readonly BallOnTable[];
+  /** Undefined when it is in hand. */
+  readonly cue: BallOnTable | undefined;
+}
+
+/** What may be potted once a ball is down. */
+function legalAfterIn(drill: Drill, attempt: Attempt): (potted: string) => readonly string[] {
+  const { order } = clearanceRules(drill);
+  return (potted) => {
+    const onTable = attempt.onTable.filter((id) => id !== potted);
+    return onTable.length === 0 ? [] : legalBalls(order, { onTable, last: potted, suit: attempt.suit });
+  };
+}
+
+/** The stroke with which an attempt goes on; undefined when no ball is on. @param only the ball, or its pocket too, that is played */
+export function chooseStroke(
+  player: VirtualPlayer,
+  drill: Drill,
+  { attempt, left, cue }: ClearanceState & { readonly cue: BallOnTable },
+  only?: { readonly ball: string; readonly pocket: PocketName | null },
+): ChosenPot | undefined {
+  return choosePot(player, {
+    balls: [cue, ...left],
+    cue,
+    legal: only === undefined ? attempt.legal : attempt.legal.filter((id) => id === only.ball),
+    legalAfter: legalAfterIn(drill, attempt),
+    conditions: drill.conditions,
+    lastPocket: undefined,
+    pocket: only?.pocket ?? undefined,
+  });
 }
 
 /**
@@ -38,34 +89,48 @@ export function playClearance(
   objects: readonly BallOnTable[],
   cue: BallOnTable | undefined,
 ): PlayedAttempt {
-  const rules = clearanceRules(drill);
-  let attempt = beginAttempt(
-    rules,
+  const attempt = beginAttempt(
+    clearanceRules(drill),
     objects.map(({ id }) => id),
   );
-  let left: readonly BallOnTable[] = objects;
-  let cueBall = cue;
+  return playOn(player, drill, { attempt, left: objects, home: objects, cue });
+}
+
+/**
+ * Plays an attempt on from where it stands.
+ * @param first the stroke with which it goes on; the player's own choice when undefined
+ * @throws RangeError for a drill that asks for no clearance
+ */
+export function playOn(
+  player: VirtualPlayer,
+  drill: Drill,
+  start: ClearanceState,
+  first?: ChosenPot,
+): PlayedAttempt {
+  const rules = clearanceRules(drill);
+  let { attempt, left, cue: cueBall } = start;
   let lastPocket: PocketName | undefined;
+  const shots: TracedShot[] = [];
   while (attempt.over === undefined && attempt.shots < MOST_SHOTS) {
     const { legal } = attempt;
     const lines = potLines(player.table, left, legal, acceptanceNear);
     const struck = cueBall ?? placeInHand(player, inHand(drill, attempt), left, lines);
     const balls = [struck, ...left];
-    const chosen = choosePot(player, {
-      balls,
-      cue: struck,
-      legal,
-      legalAfter: (potted) => {
-        const onTable = attempt.onTable.filter((id) => id !== potted);
-        return onTable.length === 0
-          ? []
-          : legalBalls(rules.order, { onTable, last: potted, suit: attempt.suit });
-      },
-      conditions: drill.conditions,
-      lastPocket,
-    });
+    const chosen =
+      shots.length === 0 && first !== undefined
+        ? first
+        : choosePot(player, {
+            balls,
+            cue: struck,
+            legal,
+            legalAfter: legalAfterIn(drill, attempt),
+            conditions: drill.conditions,
+            lastPocket,
+          });
     if (chosen === undefined) {
       attempt = playShot(rules, attempt, { potted: [], inOff: false, broken: [] });
+      const landing = { x: struck.x, y: struck.y };
+      shots.push({ ball: null, pocket: null, potted: [], inOff: false, broken: [], landing });
       cueBall = attempt.cueBall === 'in hand' ? undefined : struck;
       continue;
     }
@@ -73,17 +138,20 @@ export function playClearance(
     const result = simulate(shot);
     const gone = result.rest.filter((ball) => ball.pocket !== null || ball.offTable).map(({ id }) => id);
     const meant = { cue: CUE_BALL, object: chosen.ball, pocket: chosen.pocket, lastPocket };
-    attempt = playShot(rules, attempt, {
+    const played = {
       potted: gone.filter((id) => id !== CUE_BALL),
       inOff: gone.includes(CUE_BALL),
       broken: brokenConditions(drill.conditions, result, meant),
-    });
+    };
+    attempt = playShot(rules, attempt, played);
     lastPocket = result.rest.find(({ id }) => id === chosen.ball)?.pocket ?? lastPocket;
     const after = leftOnTable(balls, result.rest);
     const stopped = after.find(({ id }) => id === CUE_BALL);
+    const landing = stopped === undefined ? null : { x: stopped.x, y: stopped.y };
+    shots.push({ ball: chosen.ball, pocket: chosen.pocket, ...played, landing });
     left = respotted(
       after.filter(({ id }) => id !== CUE_BALL),
-      objects,
+      start.home,
       attempt.respot,
       stopped,
     );
@@ -94,7 +162,7 @@ export function playClearance(
           ? struck
           : stopped;
   }
-  return { attempt, left: cueBall === undefined ? left : [cueBall, ...left] };
+  return { attempt, shots, left: cueBall === undefined ? left : [cueBall, ...left] };
 }
 
 /** After a repair the cue ball is in hand everywhere; at the start as the drill says. */

@@ -17,14 +17,17 @@ import { atStage } from '../drill/stage.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import type { Table } from '../table/table.ts';
 import { planBreak, playBreak } from './playBreak.ts';
-import { placedCueBall, playClearance } from './playClearance.ts';
+import { placedCueBall, playClearance, type TracedShot } from './playClearance.ts';
 import { planHit, playHit } from './playHit.ts';
 import { planLanding, playLanding } from './playLanding.ts';
 import type { VirtualPlayer } from './player.ts';
 
+/** What an attempt came to; of clearances with their shots. */
+export type VirtualAttempt = AttemptOutcome & { readonly trace?: readonly TracedShot[] };
+
 /** A round that a virtual player has played. */
 export interface VirtualRound {
-  readonly attempts: readonly AttemptOutcome[];
+  readonly attempts: readonly VirtualAttempt[];
   readonly result: RoundResult;
 }
 
@@ -43,7 +46,7 @@ type PlayAttempt = (attempt: {
   readonly number: number;
   readonly balls: number | undefined;
   readonly target: string | undefined;
-}) => AttemptOutcome;
+}) => VirtualAttempt;
 
 function widest(
   solve: (speed: number) => { readonly toleranceDeg: number; readonly shot: Shot } | undefined,
@@ -140,7 +143,8 @@ function clearances(player: VirtualPlayer, drill: Drill, seed: number): PlayAtte
     if (target !== undefined) return oneOf(player, drill, objects, target, cue);
     const set = ballsOfAttempt(drill, balls);
     const up = objects.filter(({ id }) => set.includes(id));
-    return outcomeOf(playClearance(player, drill, up, cue).attempt);
+    const played = playClearance(player, drill, up, cue);
+    return { ...outcomeOf(played.attempt), trace: played.shots };
   };
 }
 
@@ -200,7 +204,7 @@ export function virtualRounds(base: Drill, stage: number, table: Table, level: L
   const planned = planAttempts({ table, error, random: createRandom(1) }, drill, stage);
   return function* (seed) {
     const play = planned({ table, error, random: createRandom(seed) }, seed);
-    const attempts: AttemptOutcome[] = [];
+    const attempts: VirtualAttempt[] = [];
     let progress = roundProgress(drill, stage, attempts);
     while (!progress.result.complete && attempts.length < MOST_ATTEMPTS) {
       attempts.push(play({ number: attempts.length, balls: progress.balls, target: progress.targets?.[0] }));

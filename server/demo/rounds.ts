@@ -1,6 +1,5 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { atStage } from '../../core/drill/stage.ts';
-import type { AttemptOutcome } from '../../core/drill/round.ts';
 import {
   BLANK_SHOT,
   logOf,
@@ -10,7 +9,7 @@ import {
 } from '../../core/records/attempt.ts';
 import type { StoredAttempt } from '../../core/records/club.ts';
 import type { Table } from '../../core/table/table.ts';
-import { wholeRound, type VirtualRounds } from '../../core/virtual/playRound.ts';
+import { wholeRound, type VirtualAttempt, type VirtualRounds } from '../../core/virtual/playRound.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';
 import type { StoredDrill } from '../db/queries/drills.ts';
 import { endRound, insertRound, type NewRoundRow } from '../db/queries/rounds.ts';
@@ -40,7 +39,7 @@ const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff' | 'c
 };
 
 /** What a coach would have entered of an attempt that a virtual player has played. @param number from 0 */
-function logOfOutcome(outcome: AttemptOutcome, number: number): AttemptLog {
+function logOfOutcome(outcome: VirtualAttempt, number: number): AttemptLog {
   const { done, balls, points, penalty, target, grade, kick, opening } = outcome;
   return logOf({
     entered: {
@@ -62,6 +61,23 @@ function logOfOutcome(outcome: AttemptOutcome, number: number): AttemptLog {
             },
     },
     shots: [{ ...BLANK_SHOT, grade: grade ?? null, inOff: opening?.inOff ?? false }],
+  });
+}
+
+/** A clearance written down shot by shot, as the virtual player played it. */
+function clearanceLog({ trace }: VirtualAttempt, quick: AttemptLog): AttemptLog {
+  if (trace === undefined) return { ...quick, shots: [] };
+  return logOf({
+    detail: 'full',
+    shots: trace.map(({ ball, pocket, potted, inOff, broken, landing }) => ({
+      ...BLANK_SHOT,
+      ball,
+      pocket,
+      potted: [...potted],
+      inOff,
+      broken: [...broken],
+      landing,
+    })),
   });
 }
 
@@ -90,7 +106,7 @@ export async function storeVirtualRound(
       {
         id: idOf(i + 1),
         ordinal: i + 1,
-        log: clearance ? { ...log, shots: [] } : log,
+        log: clearance ? clearanceLog(outcome, log) : log,
         playedAt: new Date(row.startedAt.getTime() + (i + 1) * SECONDS_PER_ATTEMPT * 1000).toISOString(),
       },
     );

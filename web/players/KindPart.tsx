@@ -5,11 +5,12 @@ import { useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { ListedDrill } from '../../core/records/club.ts';
-import type { KindProgress } from '../../core/records/progress.ts';
+import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 import { playerResultsQuery, revisionQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
 import { DrillProgress, type TrendProps } from './DrillProgress.tsx';
+import { LedgerPart } from './LedgerPart.tsx';
 import { ResultProgress } from './ResultProgress.tsx';
 import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
@@ -29,12 +30,13 @@ const keyOf = ({ drill, revision, stage, table }: KindProgress) =>
 interface KindPartProps {
   readonly playerId: string;
   readonly kinds: readonly KindProgress[];
+  readonly ratings: readonly SkillRating[];
   readonly drills: readonly ListedDrill[];
   readonly titleOf: (drill: string) => string;
 }
 
 /** One drill of a player, chosen among those that were played: its rounds over time and what they say. */
-export function KindPart({ playerId, kinds, drills, titleOf }: KindPartProps) {
+export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPartProps) {
   const [params, setParams] = useSearchParams();
   const chosen = kinds.find((kind) => keyOf(kind) === params.get('kind')) ?? kinds[0];
   // Rounds are told by the text that they were played by, also when the drill has changed since.
@@ -104,6 +106,9 @@ export function KindPart({ playerId, kinds, drills, titleOf }: KindPartProps) {
         />
       ) : (
         <ResultProgress {...shared} title={drill.title} kind={chosen} />
+      )}
+      {drill?.task.kind === 'clear' && (
+        <LedgerPart key={keyOf(chosen)} playerId={playerId} kind={chosen} drill={drill} ratings={ratings} />
       )}
     </>
   );

@@ -49,7 +49,13 @@ export function PlayerPage() {
           {kinds.length === 0 ? (
             <Text>No complete round in what is looked at. Choose a longer period or other drills.</Text>
           ) : (
-            <KindPart playerId={id} kinds={kinds} drills={drills.data} titleOf={titleOf} />
+            <KindPart
+              playerId={id}
+              kinds={kinds}
+              ratings={progress.data.ratings}
+              drills={drills.data}
+              titleOf={titleOf}
+            />
           )}
           {months.length > 0 && <MonthsPart months={months} />}
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">

@@ -54,7 +54,7 @@ function RatingCard({ rating }: { readonly rating: SkillRating }) {
   );
 }
 
-const WIDTH = 300;
+const WIDTH = 210;
 const at = (rating: number) => (WIDTH * rating) / 100;
 
 /** The scale with the five levels, the interval as a bar, the rating as a diamond. */
@@ -79,7 +79,7 @@ function RatingBar({ rating: shown }: { readonly rating: SkillRating }) {
           y={36}
           textAnchor="middle"
           fontFamily={TEXT_FONT}
-          fontSize={11}
+          fontSize={11.5}
           fill={colour('muted')}
         >
           {level.name.split(' ')[0]}

@@ -9,7 +9,10 @@ import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { StrokeCurves } from '../../core/scoring/attribution.ts';
 import type { RoundResult } from '../../core/counting/result.ts';
+import type { BallOnTable } from '../../core/motion/shot.ts';
+import type { LoggedShot } from '../../core/records/attempt.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import type { VirtualRound } from '../../core/virtual/playRound.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 
@@ -33,6 +36,19 @@ export interface PlayedAt {
   readonly shots: readonly { readonly outcome: Outcome; readonly landing: Point | null }[];
 }
 
+/** An attempt at a clearance of which a ledger is asked for. */
+export interface LedgerAsked {
+  /** As it is played at the stage. */
+  readonly drill: Drill;
+  readonly on: TableAsPlayed;
+  /** The player's rating in run-outs, 0…100. */
+  readonly rating: number;
+  /** The object balls as the attempt began, and the cue ball where it is known. */
+  readonly objects: readonly BallOnTable[];
+  readonly cue: Point | undefined;
+  readonly shots: readonly LoggedShot[];
+}
+
 /** What the solver's worker does; types only, so that both sides can share it. */
 export interface Solver {
   plan(drill: PositionDrill, on: TableAsPlayed): PlannedShot;
@@ -47,6 +63,11 @@ export interface Solver {
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
   /** Where the planned stroke ends when one error of a player grows. */
   curves(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCurves;
+  /** What each shot cost in chance of clearing; each entry is told as it is worked out. */
+  ledger(
+    asked: LedgerAsked,
+    onEntry: (entries: readonly LedgerEntry[]) => void,
+  ): Promise<readonly LedgerEntry[]>;
   /** @param stage number from 1; @param onProgress called with the share that is done, 0…1 */
   benchmark(
     drill: PositionDrill,

@@ -7,7 +7,8 @@ import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { StrokeCurves } from '../../core/scoring/attribution.ts';
-import type { PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
+import type { LedgerEntry } from '../../core/virtual/ledger.ts';
+import type { LedgerAsked, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
 
@@ -58,4 +59,11 @@ export function strokeCurvesOf(
 
 export function fitPlayer(played: readonly PlayedAt[], assumed: ExecutionError): Promise<FittedExecution> {
   return solver().fit(played, assumed);
+}
+
+export function ledgerOfAttempt(
+  asked: LedgerAsked,
+  onEntry: (entries: readonly LedgerEntry[]) => void,
+): Promise<readonly LedgerEntry[]> {
+  return solver().ledger(asked, proxy(onEntry));
 }

@@ -10,7 +10,8 @@ import type { DrillStage } from '../../core/records/drill.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { virtualRounds, wholeRound } from '../../core/virtual/playRound.ts';
-import { LEVEL_NAMES } from '../../core/player/levels.ts';
+import { ledgerOf, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import { executionErrorAt, LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
 
 const SEED = 4610;
@@ -62,6 +63,18 @@ const solver: Solver = {
   curves(drill, on, sizes) {
     const { task } = drill;
     return strokeCurves(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
+  },
+  async ledger({ drill, on, rating, objects, cue, shots }, onEntry) {
+    const table = tableOfCard(on.card, on.conditions);
+    const player = { table, error: executionErrorAt(rating, table.preset.game) };
+    const entries: LedgerEntry[] = [];
+    for (const entry of ledgerOf(player, drill, objects, cue, shots)) {
+      entries.push(entry);
+      onEntry([...entries]);
+      // Lets the entry out before the next one takes the thread.
+      await new Promise((resolve) => setTimeout(resolve, 0));
+    }
+    return entries;
   },
   async benchmark(drill, on, stageNumber, onProgress) {
     const stage = stageOf(drill, stageNumber);

@@ -1,11 +1,9 @@
 import { Button, Text } from '@mantine/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { CUE_BALL } from '../../../core/drill/layout.ts';
-import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
 import { executionErrorOf } from '../../../core/player/levels.ts';
 import type { OpenRound } from '../../../core/records/club.ts';
-import { ballsSet } from '../../../core/scoring/countAttempt.ts';
+import { layoutOfAttempt } from '../../../core/scoring/layoutOfAttempt.ts';
 import { drillFromTrouble, troubleShot } from '../../../core/scoring/troubleShot.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { useViewer } from '../../app/viewer.ts';
@@ -37,13 +35,8 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
     const error = executionErrorOf(JUDGED_BY, preset.game);
     const troubles = scoring.attempts.flatMap(({ counted, log, ordinal }) => {
       if (counted.done || log.shots.length === 0) return [];
-      const layout = ballsOfSetUp(setUp(drill, preset, log.seed ?? round.seed));
-      const up = ballsSet(drill, log.set);
-      const balls = layout
-        .filter(({ id }) => up.includes(id))
-        .map((ball) => ({ ...ball, ...log.places?.find(({ id }) => id === ball.id) }));
-      const cue = layout.find(({ id }) => id === CUE_BALL);
-      const trouble = troubleShot(table, { balls, cue }, log.shots, error);
+      const layout = layoutOfAttempt(drill, preset, log, round.seed);
+      const trouble = troubleShot(table, layout, log.shots, error);
       return trouble === undefined ? [] : [{ table, trouble, ordinal }];
     });
     // What an earlier shot has caused teaches more than an easy ball that was missed.

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { blankDrill } from '../drill/draft.ts';
+import { CUE_BALL } from '../drill/layout.ts';
+import { cueBallAt } from '../planning/windowAmong.ts';
+import { executionErrorAt } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import { BLANK_SHOT, type LoggedShot } from '../records/attempt.ts';
+import type { Drill } from '../records/drill.ts';
+import { wilson } from '../statistics/wilson.ts';
+import { buildTable } from '../table/table.ts';
+import { ledgerOf, type LedgerEntry } from './ledger.ts';
+import { playClearance } from './playClearance.ts';
+
+const table = buildTable('pool-9ft');
+const { ballRadius, ballMass } = table.preset;
+const ball = (id: string, x: number, y: number) => ({ id, x, y, radius: ballRadius, mass: ballMass });
+
+/** A clearance of some balls in any order. */
+const drill: Drill = {
+  ...blankDrill('pool-9ft'),
+  task: { kind: 'clear', order: { kind: 'any' } },
+};
+const shot = (change: Partial<LoggedShot>): LoggedShot => ({ ...BLANK_SHOT, ...change });
+const playerAt = (rating: number) => ({ table, error: executionErrorAt(rating, 'pool') });
+const work = (
+  rating: number,
+  balls: readonly ReturnType<typeof ball>[],
+  cue: { x: number; y: number } | undefined,
+  shots: readonly LoggedShot[],
+): LedgerEntry[] => [...ledgerOf(playerAt(rating), drill, balls, cue, shots)];
+
+const total = (entries: readonly LedgerEntry[]) =>
+  entries.reduce((sum, { choice, pot, position }) => sum + choice + pot + position, 0);
+
+describe('the ledger of an attempt', () => {
+  // A ball in front of a corner pocket, the cue ball straight behind it.
+  const hanger = ball('1', 0.12, 0.12);
+  const behind = { x: 0.5, y: 0.5 };
+
+  it('charges a miss of a certain ball to the pot, all of it', () => {
+    const [entry, ...more] = work(90, [hanger], behind, [shot({ ball: '1', pocket: null })]);
+    expect(more).toEqual([]);
+    expect(entry?.before.share).toBeGreaterThan(0.95);
+    expect(entry?.after.share).toBe(0);
+    expect(entry?.choice).toBeCloseTo(0, 9);
+    expect(entry?.pot).toBeCloseTo(entry?.before.share ?? NaN, 9);
+  });
+
+  it('of the last ball gives the chance of its pot, as playing it often does', () => {
+    const far = ball('1', 2.2, 0.3);
+    const cue = { x: 0.9, y: 0.7 };
+    const [entry] = work(40, [far], cue, [shot({ ball: '1', potted: ['1'], landing: cue })]);
+    let cleared = 0;
+    const random = createRandom(9);
+    const n = 150;
+    for (let k = 0; k < n; k++) {
+      const ends: Drill = { ...drill, faults: { ...drill.faults, missed: 'ends the attempt' } };
+      const from = cueBallAt(table, cue, CUE_BALL);
+      const { attempt } = playClearance({ ...playerAt(40), random }, ends, [far], from);
+      if (attempt.over === 'cleared' && attempt.faults.length === 0) cleared++;
+    }
+    const other = wilson(cleared, n);
+    expect(entry?.before.high).toBeGreaterThan(other.low);
+    expect(entry?.before.low).toBeLessThan(other.high);
+    // It fell: the pot won what was open, and nothing was left to position.
+    expect(entry?.after.share).toBe(1);
+    expect(entry?.position).toBeCloseTo(0, 9);
+    expect(entry?.pot).toBeCloseTo((entry?.before.share ?? NaN) - 1, 9);
+  });
+
+  it('charges the choice of a hard ball, where an easy one was on, to the choice', () => {
+    const hard = ball('2', 2.3, 1.1);
+    const [entry] = work(30, [hanger, hard], behind, [shot({ ball: '2', pocket: 'middle-left' })]);
+    expect(entry?.choice).toBeGreaterThan(0.05);
+  });
+
+  it('adds up: what all shots cost is the chance at the start less that at the end', () => {
+    const balls = [hanger, ball('2', 0.15, 1.12)];
+    const entries = work(60, balls, behind, [
+      shot({ ball: '1', potted: ['1'], landing: { x: 0.6, y: 0.75 } }),
+      shot({ ball: '2', potted: ['2'], landing: { x: 0.5, y: 0.8 } }),
+    ]);
+    expect(entries.map((entry) => entry.shot)).toEqual([1, 2]);
+    expect(total(entries)).toBeCloseTo((entries[0]?.before.share ?? NaN) - 1, 9);
+    expect(entries[1]?.before.share).toBeCloseTo(entries[0]?.after.share ?? NaN, 9);
+  });
+
+  it('charges a bad place to the position', () => {
+    // The second ball hangs too; the cue ball was left behind it, frozen in the far corner of the same cushion.
+    const second = ball('2', 2.42, 0.12);
+    const good = work(50, [hanger, second], behind, [
+      shot({ ball: '1', potted: ['1'], landing: { x: 2.0, y: 0.5 } }),
+    ])[0];
+    const bad = work(50, [hanger, second], behind, [
+      shot({ ball: '1', potted: ['1'], landing: { x: 0.06, y: 1.2 } }),
+    ])[0];
+    expect((bad?.position ?? 0) - (good?.position ?? 0)).toBeGreaterThan(0.1);
+    expect(bad?.pot).toBeCloseTo(good?.pot ?? NaN, 9);
+  });
+
+  it('ends where nobody marked the cue ball, and says nothing without a start', () => {
+    const balls = [hanger, ball('2', 2.42, 0.12)];
+    expect(work(50, balls, undefined, [shot({ ball: '1', potted: ['1'] })])).toEqual([]);
+    expect(work(50, balls, behind, [shot({ ball: '1', potted: ['1'], landing: null })])).toEqual([]);
+  });
+
+  it('can be worked out from what a virtual player’s attempt is logged as', () => {
+    const objects = [hanger, ball('2', 0.15, 1.12), ball('3', 1.27, 0.3)];
+    const cue = cueBallAt(table, behind, CUE_BALL);
+    const { shots } = playClearance(
+      { ...playerAt(70), random: createRandom(4) },
+      { ...drill, faults: { ...drill.faults, missed: 'ends the attempt' } },
+      objects,
+      cue,
+    );
+    const entries = work(
+      70,
+      objects,
+      behind,
+      shots.map((each) => shot({ ...each, potted: [...each.potted], broken: [...each.broken] })),
+    );
+    expect(entries.length).toBeGreaterThan(0);
+    const last = entries.at(-1);
+    expect(total(entries)).toBeCloseTo((entries[0]?.before.share ?? NaN) - (last?.after.share ?? NaN), 9);
+  });
+});

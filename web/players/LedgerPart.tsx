@@ -1,0 +1,163 @@
+import { Button, Group, Select, Table, Text, Title } from '@mantine/core';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Drill } from '../../core/records/drill.ts';
+import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
+import { layoutOfAttempt } from '../../core/scoring/layoutOfAttempt.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import { playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
+import { dayAndClock } from '../app/dates.ts';
+import { asPlayed } from '../hall/tableChoice.ts';
+import { ledgerOfAttempt } from '../workers/solver.ts';
+import { costOf, costWords } from './ledgerWords.ts';
+
+interface LedgerPartProps {
+  readonly playerId: string;
+  readonly kind: KindProgress;
+  /** The drill of the rounds as it is played at their stage. */
+  readonly drill: Drill;
+  readonly ratings: readonly SkillRating[];
+}
+
+/** The level whose chances are taken for a player without a rating in run-outs. */
+const ASSUMED = 50;
+const MOST_ATTEMPTS = 20;
+
+/** What each shot of a clearance cost in chance of clearing; for attempts that were written down shot by shot. */
+export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) {
+  const { table, revision, stage } = kind;
+  const rounds = useQuery(
+    playerRoundsQuery(playerId, { drill: kind.drill, revision, stage, table: table.fingerprint }),
+  );
+  const state = useQuery(tableStateQuery(table));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [soFar, setSoFar] = useState<readonly LedgerEntry[]>([]);
+  const rating = ratings.find(({ skill }) => skill === 'run-out')?.rating;
+  const attempts = (rounds.data ?? [])
+    .flatMap((round) => round.attempts.map((attempt) => ({ round, attempt })))
+    .filter(({ attempt }) => attempt.log.detail === 'full' && attempt.log.shots.length > 0)
+    .reverse()
+    .slice(0, MOST_ATTEMPTS);
+  const working = useMutation({
+    mutationFn: async ({ round, attempt }: (typeof attempts)[number]) => {
+      if (state.data === undefined) return [];
+      const layout = layoutOfAttempt(drill, TABLE_PRESETS[table.preset], attempt.log, round.seed);
+      return ledgerOfAttempt(
+        {
+          drill,
+          on: asPlayed(state.data),
+          rating: rating ?? ASSUMED,
+          objects: layout.balls,
+          cue: layout.cue,
+          shots: attempt.log.shots,
+        },
+        setSoFar,
+      );
+    },
+    networkMode: 'always',
+  });
+  if (attempts.length === 0) return null;
+  const asked = attempts.find(({ attempt }) => attempt.id === chosen) ?? attempts[0];
+  return (
+    <section className="card" aria-labelledby="ledger-title">
+      <Group justify="space-between" align="end">
+        <div>
+          <Title order={2} size="h4" id="ledger-title">
+            Ledger
+          </Title>
+          <Text size="sm" c="dimmed">
+            What each shot cost in chance of clearing, for{' '}
+            {rating === undefined ? 'a team player' : `a player rated ${Math.round(rating)} in run-outs`}.
+          </Text>
+        </div>
+        <Group gap="xs" className="no-print">
+          <Select
+            aria-label="Attempt"
+            w={260}
+            allowDeselect={false}
+            data={attempts.map(({ round, attempt }) => ({
+              value: attempt.id,
+              label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${attempt.counted.done ? 'cleared' : `${attempt.log.shots.length} shots`}`,
+            }))}
+            value={asked?.attempt.id ?? null}
+            onChange={(id) => {
+              setChosen(id);
+              setSoFar([]);
+            }}
+          />
+          <Button
+            variant="default"
+            loading={working.isPending}
+            disabled={state.data === undefined || asked === undefined}
+            onClick={() => {
+              setSoFar([]);
+              if (asked !== undefined) working.mutate(asked);
+            }}
+          >
+            Work it out
+          </Button>
+        </Group>
+      </Group>
+      {soFar.length > 0 && <LedgerTable entries={soFar} />}
+      {working.isSuccess && soFar.length === 0 && (
+        <Text mt="xs">Where the cue ball lay was not marked, so there is nothing to work out.</Text>
+      )}
+      {working.isError && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          {working.error.message}
+        </Text>
+      )}
+    </section>
+  );
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+const signed = (share: number) => {
+  const points = Math.round(100 * share);
+  return points === 0 ? '0' : points > 0 ? `−${points}` : `+${-points}`;
+};
+
+function LedgerTable({ entries }: { readonly entries: readonly LedgerEntry[] }) {
+  const dearest = [...entries].sort((a, b) => costOf(b) - costOf(a))[0];
+  return (
+    <>
+      <Table mt="xs" verticalSpacing={3} fz="sm" data-testid="ledger">
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Shot</Table.Th>
+            <Table.Th>Ball</Table.Th>
+            <Table.Th ta="right">before, 90 % interval</Table.Th>
+            <Table.Th ta="right">after</Table.Th>
+            <Table.Th ta="right">choice</Table.Th>
+            <Table.Th ta="right">pot</Table.Th>
+            <Table.Th ta="right">position</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {entries.map((entry) => (
+            <Table.Tr key={entry.shot} fw={entry === dearest ? 700 : 400}>
+              <Table.Td>{entry.shot}</Table.Td>
+              <Table.Td>{entry.ball}</Table.Td>
+              <Table.Td ta="right">
+                {percent(entry.before.share)} ({Math.round(100 * entry.before.low)} to{' '}
+                {Math.round(100 * entry.before.high)})
+              </Table.Td>
+              <Table.Td ta="right">{percent(entry.after.share)}</Table.Td>
+              {[entry.choice, entry.pot, entry.position].map((cost, i) => (
+                <Table.Td key={i} ta="right">
+                  {signed(cost)}
+                </Table.Td>
+              ))}
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      {dearest !== undefined && <Text data-testid="ledger-dearest">{costWords(dearest)}</Text>}
+      <Text size="xs" c="dimmed" mt={4}>
+        By playing on {LEDGER_ROUNDS} times from each place, in points of a hundred. A pot that falls wins
+        what was open. Other balls are taken to lie where they were set.
+      </Text>
+    </>
+  );
+}

@@ -1,0 +1,15 @@
+import { expect, it } from 'vitest';
+import { costOf, costWords } from './ledgerWords.ts';
+
+const share = { share: 0.6, low: 0.5, high: 0.7 };
+const entry = { shot: 3, ball: '5', before: share, after: share, choice: 0.25, pot: -0.1, position: 0.17 };
+
+it('a shot tells what it cost, the dearest part first, and leaves out what it won', () => {
+  expect(costOf(entry)).toBeCloseTo(0.32, 9);
+  expect(costWords(entry)).toBe(
+    'Shot 3, at the 5, cost 0.32 of a clearance: 0.25 by the choice, 0.17 by the position.',
+  );
+  expect(costWords({ ...entry, choice: 0, pot: -0.2, position: 0.1 })).toBe(
+    'No shot cost anything: the best of them was played as it should be.',
+  );
+});
