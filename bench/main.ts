@@ -1,6 +1,7 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
+import { playerPage } from './playerPage.ts';
 import { print, type Figure } from './report.ts';
 import { attempts, firstPage } from './server.ts';
 import { simulations } from './simulation.ts';
@@ -19,6 +20,7 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,
   'server.attempt': attempts,
+  'server.player.page': playerPage,
 };
 
 const json = process.argv.includes('--json');

@@ -18,6 +18,7 @@ import { NextDrills } from './NextDrills.tsx';
 import { filterOf } from './progressFilter.ts';
 import { ProgressFilters } from './ProgressFilters.tsx';
 import { Ratings } from './Ratings.tsx';
+import { ThumbPart } from './ThumbPart.tsx';
 import { SignInCode } from './SignInCode.tsx';
 
 /** A player: ratings, how each drill has gone over time, where the cue ball stops, and why shots fail. */
@@ -61,6 +62,7 @@ export function PlayerPage() {
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
             <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
+            <ThumbPart ratings={progress.data.ratings} preset={kinds[0]?.table.preset ?? 'pool-9ft'} />
             <CallRecord playerId={id} />
           </SimpleGrid>
         </>

@@ -12,6 +12,7 @@ import type { RoundResult } from '../../core/counting/result.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { LoggedShot } from '../../core/records/attempt.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import type { VirtualRound } from '../../core/virtual/playRound.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
@@ -63,6 +64,8 @@ export interface Solver {
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
   /** Where the planned stroke ends when one error of a player grows. */
   curves(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCurves;
+  /** Where two schools cross, for each of some ratings. */
+  thumbs(on: TableAsPlayed, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[];
   /** What each shot cost in chance of clearing; each entry is told as it is worked out. */
   ledger(
     asked: LedgerAsked,

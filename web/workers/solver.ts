@@ -7,6 +7,7 @@ import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { StrokeCurves } from '../../core/scoring/attribution.ts';
+import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import type { LedgerAsked, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
@@ -66,4 +67,11 @@ export function ledgerOfAttempt(
   onEntry: (entries: readonly LedgerEntry[]) => void,
 ): Promise<readonly LedgerEntry[]> {
   return solver().ledger(asked, proxy(onEntry));
+}
+
+export function rulesOfThumbOf(
+  on: TableAsPlayed,
+  ratings: readonly number[],
+): Promise<readonly (readonly RuleOfThumb[])[]> {
+  return solver().thumbs(on, ratings);
 }

@@ -10,6 +10,7 @@ import type { DrillStage } from '../../core/records/drill.ts';
 import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { virtualRounds, wholeRound } from '../../core/virtual/playRound.ts';
+import { ruleOfThumb, thumbStrokes } from '../../core/virtual/rulesOfThumb.ts';
 import { ledgerOf, type LedgerEntry } from '../../core/virtual/ledger.ts';
 import { executionErrorAt, LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
@@ -63,6 +64,10 @@ const solver: Solver = {
   curves(drill, on, sizes) {
     const { task } = drill;
     return strokeCurves(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
+  },
+  thumbs({ card, conditions }, ratings) {
+    const strokes = [...thumbStrokes(tableOfCard(card, conditions))];
+    return ratings.map((rating) => strokes.map((each) => ruleOfThumb(each, rating)));
   },
   async ledger({ drill, on, rating, objects, cue, shots }, onEntry) {
     const table = tableOfCard(on.card, on.conditions);

@@ -1,0 +1,300 @@
+import { randomUUID } from 'node:crypto';
+import type { Page } from 'playwright-core';
+import { describe, expect, inject, it } from 'vitest';
+import { programmesSchema } from '../core/records/programme.ts';
+import { playersSchema } from '../core/records/club.ts';
+import { reads, signIn } from './lib/actions.ts';
+import { openBrowser, type Browser } from './lib/browser.ts';
+import { signedIn } from './lib/signedIn.ts';
+
+let page: Page;
+let browser: Browser;
+signedIn((opened, by) => {
+  page = opened;
+  browser = by;
+});
+
+async function idOf(name: string): Promise<string> {
+  const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
+  return players.find((player) => player.name === name)?.id ?? '';
+}
+const pick = async (label: string, option: string | RegExp) => {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option }).first().click();
+};
+
+describe('the club', () => {
+  it('shows every student in a line, those who stayed away by themselves', async () => {
+    await page.goto('/players');
+    const table = page.getByRole('table', { name: 'Players at a glance' });
+    await table.getByRole('link', { name: 'Wren Sallow' }).waitFor();
+    expect(await table.getByRole('row').count()).toBe(13);
+    await page.getByText('not practised', { exact: true }).first().click();
+    await table.getByRole('link', { name: 'Lowen Carrick' }).waitFor();
+    expect(await table.getByRole('row').count()).toBe(2);
+  });
+
+  it('compares two players on the drills that both have played, the better median bold', async () => {
+    await page.goto('/players/compare');
+    await pick('First player', 'Wren Sallow');
+    await pick('Second player', 'Idris Pell');
+    const drills = page.getByRole('table', { name: 'Drills of both' });
+    await drills.getByRole('cell', { name: /Harbour turn, stage 2/ }).waitFor();
+    expect(await drills.getByRole('row').count()).toBeGreaterThan(3);
+    expect(new URL(page.url()).searchParams.get('a')).toBe(await idOf('Wren Sallow'));
+  });
+
+  it('has a table for the evening, a line a player and a column a drill', async () => {
+    const results: unknown = await (
+      await page.request.get(`/api/players/${await idOf('Wren Sallow')}/results?drill=harbour-turn`)
+    ).json();
+    const last = (results as { startedAt: string }[]).at(-1)?.startedAt ?? '';
+    const day = await page.evaluate((at) => {
+      const date = new Date(at);
+      return `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
+    }, last);
+    await page.goto(`/players/evening?day=${day}`);
+    const table = page.getByRole('table', { name: 'Results of the evening' });
+    await table.getByRole('link', { name: 'Wren Sallow' }).waitFor();
+    await table.getByRole('columnheader', { name: /Harbour turn, stage 2/ }).waitFor();
+    await page.goto('/players/evening?day=2020-01-01');
+    await page.getByText('Nobody finished a round on this day.').waitFor();
+  });
+});
+
+describe('a player’s page', () => {
+  it('is narrowed by table, period and skill, and the address keeps it', async () => {
+    await page.goto(`/players/${await idOf('Idris Pell')}`);
+    const control = page.getByTestId('rating-cue-ball control');
+    await control.waitFor();
+    const whole = await page.getByRole('region', { name: 'Rating in cue-ball control' }).textContent();
+    await pick('Period', '30 days');
+    await page.waitForURL(/days=30/);
+    const region = page.getByRole('region', { name: 'Rating in cue-ball control' });
+    await region.filter({ hasNotText: whole ?? '' }).waitFor();
+    await pick('skill', 'potting');
+    await page.waitForURL(/skill=potting/);
+    await control.waitFor({ state: 'detached' });
+    await page.reload();
+    await page.getByRole('combobox', { name: 'Period' }).waitFor();
+    expect(await page.getByRole('combobox', { name: 'skill' }).inputValue()).toBe('potting');
+  });
+
+  it('says of two cues that it is not decided, and how many breaks would', async () => {
+    await page.goto(`/players/${await idOf('Idris Pell')}`);
+    await reads(
+      page.getByTestId('break-comparison'),
+      /^Not decided between .+: about \d+ more breaks each\.$/,
+    );
+    await pick('Compare by', /place/);
+    await page.getByRole('cell', { name: 'middle', exact: true }).waitFor();
+  });
+
+  it('proposes what to practise next with a reason', async () => {
+    await page.goto(`/players/${await idOf('Wren Sallow')}`);
+    const next = page.getByRole('region', { name: 'What to practise next' });
+    await next.getByRole('listitem').first().waitFor();
+    expect(await next.getByRole('listitem').first().textContent()).toMatch(/not rated|behind|trains/);
+    await next.getByRole('link', { name: 'Play it' }).first().click();
+    await page.getByRole('button', { name: 'Start', exact: true }).waitFor();
+  });
+
+  it('works the ledger of a clearance out, shot by shot, and it adds up', async () => {
+    await page.goto(`/players/${await idOf('Wren Sallow')}`);
+    await pick('Rounds of', /^Far shores/);
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    const rows = page.getByTestId('ledger').locator('tbody tr');
+    await rows.first().waitFor();
+    await page.getByRole('button', { name: 'Work it out' }).and(page.locator(':enabled')).waitFor();
+    const told = await rows.evaluateAll((all) =>
+      all.map((row) => [...row.querySelectorAll('td')].map((cell) => cell.textContent)),
+    );
+    const number = (text: string | undefined) => -Number((text ?? '').replace('−', '-').replace('+', ''));
+    for (const [, , before = '', after = '', ...costs] of told) {
+      const sum = costs.reduce((total, text) => total + number(text), 0);
+      // Rounded to points of a hundred, each of the five.
+      expect(Math.abs(parseInt(before, 10) - parseInt(after, 10) - sum)).toBeLessThanOrEqual(3);
+    }
+    await page.getByTestId('ledger-dearest').waitFor();
+  });
+});
+
+describe('own rules of thumb', () => {
+  it('say for this player where one way ends and the other begins', async () => {
+    await page.goto(`/players/${await idOf('Wren Sallow')}`);
+    await page.getByRole('button', { name: 'Work them out' }).click();
+    const rules = page.getByTestId('rule-of-thumb');
+    await rules.first().waitFor();
+    expect(await rules.count()).toBe(4);
+    for (const text of await rules.allTextContents()) expect(text).toMatch(/^\d+° cut: .+\.$/);
+  });
+});
+
+describe('a programme', () => {
+  it('is made of blocks, dragged, undone, copied, ticked off and taken into a calendar', async () => {
+    await page.goto(`/players/${await idOf('Marit Quill')}`);
+    await page.getByRole('button', { name: 'New programme' }).click();
+    const done = page.getByTestId('done-planned');
+    await reads(done, '0 of 0 done, 0 of 0 minutes.');
+    await pick('Drill', 'Harbour turn');
+    await page.getByLabel('Minutes').fill('40');
+    await page.getByRole('button', { name: 'Spread it over the weeks' }).click();
+    await page.getByText('10 entries added.').waitFor();
+    await reads(done, /^\d of 10 done, \d+ of 400 minutes\.$/);
+
+    const items = page.locator('.programme-item');
+    expect(await items.count()).toBe(10);
+    const cells = page.getByRole('cell');
+    const target = page
+      .locator('.day')
+      .filter({ hasNot: page.locator('.programme-item') })
+      .last();
+    const to = await target.boundingBox();
+    const from = await items.last().boundingBox();
+    if (to === null || from === null) throw new Error('nothing to drag');
+    await page.mouse.move(from.x + 20, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y + 14, { steps: 4 });
+    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+    await page.mouse.up();
+    const named = await target.getAttribute('aria-label');
+    await page
+      .getByRole('cell', { name: named ?? '', exact: true })
+      .locator('.programme-item')
+      .waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page
+      .getByRole('cell', { name: named ?? '', exact: true })
+      .locator('.programme-item')
+      .waitFor({ state: 'detached' });
+    expect(await cells.count()).toBeGreaterThan(30);
+
+    await items.last().click();
+    await page.getByRole('checkbox', { name: 'Done' }).check();
+    await items.last().filter({ hasText: 'done' }).waitFor();
+
+    await page.getByLabel('A match day').fill(await page.getByLabel('Day', { exact: true }).inputValue());
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.locator('.day-name', { hasText: 'match' }).waitFor();
+
+    await page.getByRole('combobox', { name: 'Students' }).click();
+    await page.getByRole('option', { name: 'Corin Ash' }).click();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Copy it to them' }).click();
+    await page.getByText('Copied.').waitFor();
+    const all = await programmesSchema.validate(await (await page.request.get('/api/programmes')).json());
+    expect(all.find(({ player }) => player.name === 'Corin Ash')?.document.items).toHaveLength(10);
+
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file' }).click(),
+    ]);
+    const stream = await file.createReadStream();
+    const parts: Buffer[] = [];
+    for await (const part of stream) parts.push(Buffer.from(part as Uint8Array));
+    const text = Buffer.concat(parts).toString();
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(11);
+  });
+});
+
+describe('a report', () => {
+  it('takes words and goals, is kept, and is read by its player but not changed', async () => {
+    await page.goto(`/players/${await idOf('Wren Sallow')}`);
+    await page.getByRole('region', { name: 'Reports' }).getByRole('link').first().click();
+    await page.getByRole('heading', { name: 'Where you stand' }).waitFor();
+    await page.getByRole('heading', { name: 'What moved' }).waitFor();
+    await page.getByRole('button', { name: 'Make it a goal' }).first().click();
+    await page.getByLabel('A goal').fill('Play slower');
+    await page.getByRole('button', { name: 'Add the goal' }).click();
+    await page.getByRole('button', { name: 'Keep the report' }).click();
+    await page.getByRole('button', { name: 'Kept' }).waitFor();
+    const address = page.url();
+
+    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const own = await other.context.newPage();
+    await signIn(own, /Wren/);
+    await own.goto(address);
+    await own.getByText('Play slower').waitFor();
+    expect(await own.getByRole('button', { name: 'Keep the report' }).count()).toBe(0);
+    // Today shows the student the week's practice; ticking it off reaches the coach.
+    await own.goto('/');
+    const homework = own.getByRole('region', { name: 'This week’s practice' });
+    await homework.getByRole('checkbox').first().waitFor();
+    const open = homework.getByRole('checkbox').and(own.locator(':enabled:not(:checked)')).first();
+    await open.check();
+    await own.goto('/players');
+    await own.getByRole('heading', { level: 1, name: 'Wren Sallow' }).waitFor();
+    expect(await own.getByText('Idris Pell').count()).toBe(0);
+    await other.close();
+  });
+});
+
+describe('a student', () => {
+  it('comes in with a code from the coach, once', async () => {
+    const name = `Nell ${randomUUID().slice(0, 4)}`;
+    await page.goto('/players');
+    await page.getByLabel('Name').fill(name);
+    await page.getByRole('button', { name: 'Add the player' }).click();
+    await page.getByRole('link', { name }).click();
+    await page.getByRole('button', { name: 'Sign-in code' }).click();
+    const code = (await page.getByTestId('sign-in-code').textContent()) ?? '';
+    await page.getByRole('button', { name: 'It is noted' }).click();
+
+    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const own = await other.context.newPage();
+    const enter = async () => {
+      await own.goto('/sign-in');
+      await own.getByRole('button', { name: 'I have a code' }).click();
+      await own.getByLabel('Code from your coach').fill(code.toLowerCase());
+      await own.getByLabel('E-mail').fill(`${randomUUID()}@kittiwake.example`);
+      await own.getByLabel(/A password of your own/).fill('a long password');
+      await own.getByRole('button', { name: 'Come in' }).click();
+    };
+    await enter();
+    await own.getByRole('heading', { name: /^Today/ }).waitFor();
+    await own.context().clearCookies();
+    await enter();
+    await own.getByText('ask your coach for a new one').waitFor();
+    await other.close();
+  });
+});
+
+describe('records', () => {
+  it('leave as CSV and as a backup, and a file that is none is told so', async () => {
+    await page.goto('/players/records');
+    const [csv] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'rounds.csv' }).click(),
+    ]);
+    expect(csv.suggestedFilename()).toBe('rounds.csv');
+    const [backup] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Take a backup' }).click(),
+    ]);
+    const file = await backup.path();
+    const input = page.locator('input[type="file"]');
+    await input.setInputFiles({
+      name: 'notes.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"a":1}'),
+    });
+    await page.getByText('notes.json is no backup of a club.').waitFor();
+    await input.setInputFiles(file);
+    await reads(page.getByTestId('backup-summary'), /^\d+ people, \d+ rounds, \d+ attempts\./);
+  });
+
+  it('of benchmarks: a coach lets virtual players play, sees how far they are, and stops them', async () => {
+    const context = browser.context;
+    expect(context).toBeDefined();
+    // This server leaves the computing to others: the job waits, and is taken back.
+    await page.goto('/drills/far-shores?stage=2');
+    await page.getByRole('button', { name: 'Let virtual players play it' }).click();
+    await reads(page.getByTestId('benchmark-job'), 'Waits for its turn, 0 of 100 parts played.');
+    await page.getByRole('button', { name: 'Stop computing' }).click();
+    await reads(page.getByTestId('benchmark-job'), 'Stopped, 0 of 100 parts played; they are kept.');
+    await page.getByRole('button', { name: 'Set marks of your own' }).click();
+    await page.getByLabel('team').fill('9');
+    await page.getByRole('button', { name: 'Keep the marks' }).click();
+    await reads(page.getByTestId('fixed-bands'), 'By the coach’s marks: team from 9.');
+  });
+});

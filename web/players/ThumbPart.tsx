@@ -1,0 +1,84 @@
+import { Button, Group, Text, Title } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import type { SkillRating } from '../../core/records/progress.ts';
+import { groupBy } from '../../core/statistics/groupBy.ts';
+import type { PresetId } from '../../core/table/preset.ts';
+import { WELL_PLACED } from '../../core/virtual/rulesOfThumb.ts';
+import { chooseShipped } from '../hall/tableChoice.ts';
+import { rulesOfThumbOf } from '../workers/solver.ts';
+import { capital } from '../words/vocabulary.ts';
+import { centimetres } from '../words/units.ts';
+import { thumbWords } from './thumbWords.ts';
+
+interface ThumbPartProps {
+  readonly ratings: readonly SkillRating[];
+  /** The kind of table on which the player plays. */
+  readonly preset: PresetId;
+}
+
+/** The player's own rules of thumb: where two schools cross for somebody with these errors. */
+export function ThumbPart({ ratings, preset }: ThumbPartProps) {
+  const rating = ratings.find(({ skill }) => skill === 'cue-ball control');
+  const working = useMutation({
+    mutationFn: ({ rating: middle, low, high }: SkillRating) =>
+      rulesOfThumbOf(chooseShipped(preset).on, [middle, low, high]),
+    networkMode: 'always',
+  });
+  if (rating === undefined) return null;
+  const [middle = [], ...ends] = working.data ?? [];
+  return (
+    <section className="card" aria-labelledby="thumb-title">
+      <Group justify="space-between" align="start" wrap="nowrap">
+        <Title order={2} size="h4" id="thumb-title">
+          Own rules of thumb
+        </Title>
+        <Button
+          size="xs"
+          variant="default"
+          className="no-print"
+          loading={working.isPending}
+          onClick={() => working.mutate(rating)}
+        >
+          Work them out
+        </Button>
+      </Group>
+      {middle.length === 0 ? (
+        <Text size="sm">
+          Practitioners disagree on side and on draw or follow. For a player with these errors it can be
+          worked out which way pots the ball and places the cue ball more often.
+        </Text>
+      ) : (
+        [...groupBy(middle, ({ school }) => school)].map(([school, rules]) => (
+          <div key={school}>
+            <Text fw={700} mt={6}>
+              {capital(school)}
+            </Text>
+            {rules.map((rule) => (
+              <Text key={rule.cutDeg} size="sm" data-testid="rule-of-thumb">
+                {thumbWords(
+                  rule,
+                  ends.flatMap(
+                    (each) =>
+                      each.find((end) => end.school === rule.school && end.cutDeg === rule.cutDeg) ?? [],
+                  ),
+                )}
+              </Text>
+            ))}
+          </div>
+        ))
+      )}
+      {middle.length > 0 && (
+        <Text size="xs" c="dimmed" mt={4}>
+          By the way of the cue ball after the hit, for a rating of {Math.round(rating.rating)} (
+          {Math.round(rating.low)} to {Math.round(rating.high)}): pot made and cue ball within{' '}
+          {centimetres(WELL_PLACED)} of the planned place, 300 executions each.
+        </Text>
+      )}
+      {working.isError && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          {working.error.message}
+        </Text>
+      )}
+    </section>
+  );
+}
