@@ -250,11 +250,10 @@ describe('a drill from nothing', () => {
     await page.getByRole('combobox', { name: 'Player' }).click();
     await page.getByRole('option', { name: 'Wren Sallow' }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await page.getByRole('button', { name: /^Missed/ }).click();
-    await page.getByRole('button', { name: /^End/ }).click();
-    await page.getByRole('dialog').getByRole('button', { name: 'End the round' }).click();
-    await page.getByText('ended', { exact: false }).first().waitFor();
-    await storedAttempts(page, 1);
+    await page.getByRole('button', { name: /^Missed/ }).waitFor();
+    for (let shot = 1; shot <= 10; shot++) await page.keyboard.press('x');
+    await page.getByTestId('placing').waitFor();
+    await storedAttempts(page, 10);
     await page.goto('/drills/slack-water/edit');
     await tab('Text');
     await page.getByLabel('What it is for').fill('Come back up the table, whatever it takes.');
@@ -264,7 +263,7 @@ describe('a drill from nothing', () => {
     await page.getByText('whatever it takes').waitFor();
     await page.goto('/players');
     await page.getByRole('link', { name: /Wren Sallow/ }).click();
-    await page.getByRole('combobox', { name: 'Drill' }).click();
+    await page.getByRole('combobox', { name: 'Rounds of' }).click();
     await page.getByRole('option', { name: /Slack water/ }).click();
     await page.getByText('Played by revision 1. The drill has been changed since').waitFor();
   });

@@ -149,6 +149,8 @@ describe('a programme', () => {
       .locator('.day')
       .filter({ hasNot: page.locator('.programme-item') })
       .last();
+    await items.last().scrollIntoViewIfNeeded();
+    const named = (await target.getAttribute('aria-label')) ?? '';
     const to = await target.boundingBox();
     const from = await items.last().boundingBox();
     if (to === null || from === null) throw new Error('nothing to drag');
@@ -157,14 +159,10 @@ describe('a programme', () => {
     await page.mouse.move(from.x + 40, from.y + 14, { steps: 4 });
     await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
     await page.mouse.up();
-    const named = await target.getAttribute('aria-label');
-    await page
-      .getByRole('cell', { name: named ?? '', exact: true })
-      .locator('.programme-item')
-      .waitFor();
+    await page.getByRole('cell', { name: named, exact: true }).locator('.programme-item').waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
     await page
-      .getByRole('cell', { name: named ?? '', exact: true })
+      .getByRole('cell', { name: named, exact: true })
       .locator('.programme-item')
       .waitFor({ state: 'detached' });
     expect(await cells.count()).toBeGreaterThan(30);
@@ -220,8 +218,9 @@ describe('a report', () => {
     await own.goto('/');
     const homework = own.getByRole('region', { name: 'This week’s practice' });
     await homework.getByRole('checkbox').first().waitFor();
-    const open = homework.getByRole('checkbox').and(own.locator(':enabled:not(:checked)')).first();
-    await open.check();
+    const ticked = await homework.locator('input:checked').count();
+    await homework.getByRole('checkbox').and(own.locator(':enabled:not(:checked)')).first().click();
+    await expect.poll(() => homework.locator('input:checked').count()).toBe(ticked + 1);
     await own.goto('/players');
     await own.getByRole('heading', { level: 1, name: 'Wren Sallow' }).waitFor();
     expect(await own.getByText('Idris Pell').count()).toBe(0);

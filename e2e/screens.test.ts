@@ -44,6 +44,8 @@ describe('axe finds nothing serious', () => {
     ['lessons', '/lesson', 'Score a round without a lesson'],
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['players', '/players', 'Petra Nightingale'],
+    ['compare', '/players/compare', 'Choose two players'],
+    ['records', '/players/records', 'Take a backup'],
     ['lab', '/lab', 'What happens'],
     ['position', '/lab/position', 'Your line'],
     ['trainers', '/lab/call', 'Say it before you see it'],
@@ -71,9 +73,19 @@ describe('axe finds nothing serious', () => {
     expect(await seriousProblems()).toEqual([]);
   });
 
-  it('on a player and on the scoring screen, running and over', async () => {
+  it('on a player, a programme, a report and on the scoring screen, running and over', async () => {
     await page.goto('/players');
     await page.getByRole('link', { name: /Bede Harrow/ }).click();
+    await page.getByTestId('bias').waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await page.goto('/players');
+    await page.getByRole('link', { name: 'Wren Sallow' }).click();
+    await page.getByRole('link', { name: 'Towards the winter league' }).click();
+    await page.locator('.programme-item').last().click();
+    await page.getByRole('checkbox', { name: 'Done' }).waitFor();
+    expect(await seriousProblems()).toEqual([]);
+    await page.goBack();
+    await page.getByRole('region', { name: 'Reports' }).getByRole('link').first().click();
     await page.getByTestId('bias').waitFor();
     expect(await seriousProblems()).toEqual([]);
     await startRound(page, 'Pim Thorncot');
@@ -119,10 +131,12 @@ describe('a player', () => {
     const tab = await own.context.newPage();
     await signIn(tab, /Wren/);
     await tab.getByRole('link', { name: 'Players' }).click();
-    await tab.getByRole('heading', { name: 'Players' }).waitFor();
-    await tab.getByRole('link', { name: /Wren Sallow/ }).waitFor();
-    expect(await tab.getByRole('link', { name: /Idris Pell/ }).count()).toBe(0);
-    expect(await tab.getByRole('button', { name: 'Add the player' }).count()).toBe(0);
+    await tab.getByRole('heading', { level: 1, name: 'Wren Sallow' }).waitFor();
+    for (const address of ['/players/compare', '/players/evening', '/players/records']) {
+      await tab.goto(address);
+      await tab.getByRole('navigation', { name: 'Rooms' }).waitFor();
+      expect(await tab.getByText(/Idris Pell|rounds\.csv/).count()).toBe(0);
+    }
     await own.close();
   });
 });

@@ -63,9 +63,6 @@ const VIEWS: Readonly<Record<string, View>> = {
   'drill-pool': async (page) => {
     await showDrill(page, 'harbour-turn');
   },
-  'drill-snooker': async (page) => {
-    await showDrill(page, 'drawn-back-for-the-blue');
-  },
   'drill-order': async (page) => {
     await page.goto('/drills/two-fleets');
     await page.getByText('The task').waitFor();
@@ -96,23 +93,10 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.keyboard.press('1');
     await page.getByText('Potted 1', { exact: true }).waitFor();
   },
-  'scoring-break': async (page) => {
-    await startRound(page, 'Wren Sallow', 'nine-slow', 1);
-    for (const keys of ['2iEnter', '0oEnter', '3']) {
-      for (const key of keys.replace('Enter', '')) await page.keyboard.press(key);
-      if (keys.endsWith('Enter')) await page.keyboard.press('Enter');
-    }
-    await page.getByText('3 / 10').waitFor();
-  },
   scoring: scoreSome,
   'scoring-dark': async (page) => {
     await page.emulateMedia({ colorScheme: 'dark' });
     await scoreSome(page);
-  },
-  'scoring-upright': async (page) => {
-    await page.emulateMedia({ colorScheme: 'light' });
-    await page.setViewportSize({ width: 800, height: 1280 });
-    await page.getByTestId('last-shot').waitFor();
   },
   lab: async (page) => {
     await page.setViewportSize({ width: 1280, height: 800 });
@@ -134,9 +118,26 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByTestId('call-truth').waitFor();
     await page.getByRole('button', { name: 'Play it again' }).scrollIntoViewIfNeeded();
   },
+  club: async (page) => {
+    await page.goto('/players');
+    await page.getByRole('table', { name: 'Players at a glance' }).waitFor();
+  },
   player: async (page) => {
     await page.goto('/players');
-    await page.getByRole('link', { name: /Junia Marsh/ }).click();
+    await page.getByRole('link', { name: 'Junia Marsh' }).click();
+    await page.getByTestId('bias').waitFor();
+  },
+  programme: async (page) => {
+    await page.goto('/players');
+    await page.getByRole('link', { name: 'Wren Sallow' }).click();
+    await page.getByRole('link', { name: 'Towards the winter league' }).click();
+    await page.getByTestId('done-planned').waitFor();
+    await page.locator('.programme-item').last().click();
+  },
+  report: async (page) => {
+    await page.goto('/players');
+    await page.getByRole('link', { name: 'Wren Sallow' }).click();
+    await page.getByRole('region', { name: 'Reports' }).getByRole('link').first().click();
     await page.getByTestId('bias').waitFor();
   },
 };

@@ -91,7 +91,7 @@ function SignInForm({ demo, onEntered }: SignInFormProps) {
             <Button type="submit" size="md" loading={busy}>
               Sign in
             </Button>
-            <Button variant="subtle" onClick={() => setWithCode(true)}>
+            <Button variant="subtle" color="ink" onClick={() => setWithCode(true)}>
               I have a code
             </Button>
           </Stack>

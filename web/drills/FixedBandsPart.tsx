@@ -29,7 +29,14 @@ export function FixedBandsPart({ fixed, subject }: FixedBandsPartProps) {
         </Text>
       )}
       {viewer.role === 'coach' && !open && (
-        <Button size="compact-sm" variant="subtle" px={0} className="no-print" onClick={() => setOpen(true)}>
+        <Button
+          size="compact-sm"
+          variant="subtle"
+          color="ink"
+          px={0}
+          className="no-print"
+          onClick={() => setOpen(true)}
+        >
           {set.length === 0 ? 'Set marks of your own' : 'Change your marks'}
         </Button>
       )}

@@ -33,6 +33,7 @@ export function MatchDays({ document, onChange }: MatchDaysProps) {
           <Button
             size="compact-xs"
             variant="subtle"
+            color="ink"
             aria-label={`No match on ${each}`}
             onClick={() => onChange({ ...document, matchDays: matchDays.filter((other) => other !== each) })}
           >

@@ -58,6 +58,7 @@ export function ProgrammesPart({ playerId }: { readonly playerId: string }) {
         <Button
           size="compact-sm"
           variant="subtle"
+          color="ink"
           onClick={() => archiving.mutate({ id, archived: !archived })}
         >
           {archived ? 'Bring back' : 'Put away'}

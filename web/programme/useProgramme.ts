@@ -8,6 +8,7 @@ import {
 } from '../../core/records/programme.ts';
 import { call } from '../api/client.ts';
 import { clubOverviewQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
+import { tickItem } from './tickItem.ts';
 import { change, redo, startHistory, undo, type History } from '../designer/history.ts';
 
 export type ProgrammeSaving = 'saved' | 'saving' | 'not saved';
@@ -49,7 +50,13 @@ export function useProgramme(id: string) {
   }
 
   async function tick(item: string, done: boolean) {
-    keep(await programmeSchema.validate(await call('PUT', `/programmes/${id}/items/${item}/done`, { done })));
+    try {
+      const stored = await tickItem(queries, id, item, done);
+      if (stored !== undefined) keep(stored);
+    } catch (error) {
+      setSaving('not saved');
+      setRefusal(error instanceof Error ? error.message : 'no reason was given');
+    }
   }
 
   return {

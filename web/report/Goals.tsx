@@ -34,6 +34,7 @@ export function Goals({ goals, playerId, editable, onChange }: GoalsProps) {
               <Button
                 size="compact-xs"
                 variant="subtle"
+                color="ink"
                 className="no-print"
                 aria-label={`Take the goal out: ${goal}`}
                 onClick={() => onChange(goals.filter((_, k) => k !== i))}

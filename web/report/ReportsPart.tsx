@@ -59,6 +59,7 @@ export function ReportsPart({ playerId }: { readonly playerId: string }) {
         <Button
           size="compact-sm"
           variant="subtle"
+          color="ink"
           onClick={() => archiving.mutate({ id, archived: !archived })}
         >
           {archived ? 'Bring back' : 'Put away'}

@@ -1,12 +1,13 @@
 import { Checkbox, Group, Text, Title } from '@mantine/core';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
 import { donePlanned } from '../../core/programme/donePlanned.ts';
 import type { ProgrammeWithRounds } from '../../core/records/programme.ts';
-import { call } from '../api/client.ts';
 import { drillsQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
+import { tickItem } from '../programme/tickItem.ts';
 
 /** What of their programmes a student has to do this week: ticked off here, or scored at the table. */
 export function Homework({ playerId }: { readonly playerId: string }) {
@@ -15,6 +16,7 @@ export function Homework({ playerId }: { readonly playerId: string }) {
   const queries = useQueryClient();
   const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
   const full = useQueries({ queries: own.map(({ id }) => programmeQuery(id)) });
+  const [refused, setRefused] = useState('');
   const today = dayjs().format('YYYY-MM-DD');
   const entries = full
     .flatMap(({ data }) => (data === undefined ? [] : entriesOf(data, today)))
@@ -23,8 +25,12 @@ export function Homework({ playerId }: { readonly playerId: string }) {
   const titleOf = (slug: string) =>
     drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
   async function tick(programme: string, item: string, done: boolean) {
-    await call('PUT', `/programmes/${programme}/items/${item}/done`, { done });
-    await queries.invalidateQueries({ queryKey: programmesQuery.queryKey });
+    setRefused('');
+    try {
+      await tickItem(queries, programme, item, done);
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : 'no reason was given');
+    }
   }
   return (
     <section aria-labelledby="homework-title" className="card">
@@ -52,6 +58,11 @@ export function Homework({ playerId }: { readonly playerId: string }) {
           )}
         </Group>
       ))}
+      {refused !== '' && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          Not ticked off: {refused}.
+        </Text>
+      )}
     </section>
   );
 }
