@@ -5,7 +5,14 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 30_000 },
+        // Tests of core are pure: what one file has loaded serves the next.
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+          isolate: false,
+        },
       },
       {
         extends: true,
@@ -24,7 +31,8 @@ export default defineConfig({
         test: {
           name: 'web',
           include: ['web/**/*.test.ts', 'web/**/*.test.tsx'],
-          environment: 'jsdom',
+          // Those that need a page say so in their first line.
+          environment: 'node',
           testTimeout: 30_000,
         },
       },

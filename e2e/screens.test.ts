@@ -23,6 +23,9 @@ async function seriousProblems(rules?: string[]): Promise<string[]> {
     );
 }
 
+/** Views that between them hold every kind of control: these are looked at on dark paper too. */
+const IN_THE_DARK: readonly string[] = ['today', 'drill on pool', 'designer', 'players', 'records'];
+
 describe('axe finds nothing serious', () => {
   it('on the sign-in, also with an error shown', async () => {
     await page.goto('/sign-in');
@@ -50,11 +53,12 @@ describe('axe finds nothing serious', () => {
     ['position', '/lab/position', 'Your line'],
     ['trainers', '/lab/call', 'Say it before you see it'],
     ['unknown address', '/nowhere', 'There is nothing at this address'],
-  ])('on %s, in both schemes', async (_, path, text) => {
+  ])('on %s', async (name, path, text) => {
     if (!page.url().includes('127.0.0.1') || page.url().endsWith('/sign-in')) await signIn(page);
     await page.goto(path);
     await page.getByText(text).first().waitFor();
     expect(await seriousProblems()).toEqual([]);
+    if (!IN_THE_DARK.includes(name)) return;
     await page.emulateMedia({ colorScheme: 'dark' });
     // The paper follows the device a moment later.
     await page.locator('html[data-mantine-color-scheme="dark"]').waitFor();

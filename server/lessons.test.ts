@@ -70,6 +70,25 @@ describe('a lesson', () => {
     expect((await lessonsSchema.validate(await listed.json())).map((each) => each.id)).not.toContain(id);
   });
 
+  it('of a group tells a student neither who else is there nor what was noted', async () => {
+    const id = randomUUID();
+    const noted = { ...block(), note: '<p>Both hurry.</p>' };
+    const group = lesson({
+      playerIds: [club.playerId, club.otherId],
+      blocks: [noted],
+      summary: '<p>The other one talks too much.</p>',
+    });
+    await put(id, group, null);
+    const { document } = (await read(id, club.player)).lesson;
+    expect(document.playerIds).toEqual([club.playerId]);
+    expect([document.blocks[0]?.note, document.summary]).toEqual(['', '']);
+    const list = await lessonsSchema.validate(
+      await (await send(test.app, 'GET', '/api/lessons', { cookie: club.player })).json(),
+    );
+    expect(JSON.stringify(list)).not.toContain(club.otherId);
+    expect((await read(id)).lesson.document).toEqual(group);
+  });
+
   it('of a student alone is practice without a coach', async () => {
     const id = randomUUID();
     expect((await put(id, lesson({ title: 'Practice' }), null, club.player)).status).toBe(201);

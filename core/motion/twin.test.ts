@@ -108,10 +108,10 @@ function plant(random: Random, table: Table): Shot {
 
 /** Kinds of shot, how many are asked for, and the least share of them that must not be chaotic or lost. */
 const KINDS = [
-  ['one ball and several cushions with side', around, 40],
-  ['cuts with top, draw and side, then cushions', cut, 40],
-  ['a pack of six', pack, 12],
-  ['a plant', plant, 16],
+  ['one ball and several cushions with side', around, 24],
+  ['cuts with top, draw and side, then cushions', cut, 20],
+  ['a pack of six', pack, 8],
+  ['a plant', plant, 10],
 ] as const;
 
 describe.each([

@@ -9,6 +9,15 @@ import { SKILLS } from './drill.ts';
 
 const COURSES = ['too few', 'up', 'down', 'plateau', 'open'] as const;
 
+/** Rating points a week with the ends of their 90 % interval; null where it has none. */
+const slopeSchema = object({
+  slope: finite(),
+  low: number().nullable().defined(),
+  high: number().nullable().defined(),
+})
+  .nullable()
+  .defined();
+
 const ratingSchema = object({
   skill: choice(SKILLS),
   /** By what it is rated: rounds against virtual players' levels, or the share of calls that were right. */
@@ -21,10 +30,7 @@ const ratingSchema = object({
   /** Tables that play unlike each other among the rounds; each was judged by the levels on its own. */
   tables: count(1, 1e6),
   course: choice(COURSES),
-  /** Rating points a week with the ends of their 90 % interval; null where it has none. */
-  slope: object({ slope: finite(), low: number().nullable().defined(), high: number().nullable().defined() })
-    .nullable()
-    .defined(),
+  slope: slopeSchema,
   comeback: boolean().strict().required(),
 });
 export type SkillRating = InferType<typeof ratingSchema>;
@@ -51,6 +57,7 @@ const kindSchema = object({
   median: resultSchema,
   lastAt: instant(),
   course: choice(COURSES),
+  slope: slopeSchema,
   comeback: boolean().strict().required(),
   streak: count(0, 1e6),
 });

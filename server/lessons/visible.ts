@@ -16,3 +16,19 @@ export async function visibleLesson(deps: Dependencies, viewer: Viewer, id: stri
   if (lesson === undefined || !own) throw notFound('this lesson');
   return lesson;
 }
+
+/** A lesson as somebody may read it: a student who does not hold it sees neither who else is in it nor what is noted of them. */
+export function lessonFor(viewer: Viewer, lesson: Lesson): Lesson {
+  const { document } = lesson;
+  if (viewer.role === 'coach' || lesson.heldBy.id === viewer.id || document.playerIds.length === 1)
+    return lesson;
+  return {
+    ...lesson,
+    document: {
+      ...document,
+      playerIds: document.playerIds.filter((id) => id === viewer.id),
+      blocks: document.blocks.map((block) => ({ ...block, note: '' })),
+      summary: '',
+    },
+  };
+}

@@ -9,6 +9,7 @@ import { progressIn, ratingOfScore, type ProgressPoint } from '../../core/scorin
 import { rateRounds, type Rating } from '../../core/scoring/rating.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
+import type { Slope } from '../../core/statistics/slope.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
 import { knownBenchmark } from '../benchmarks/known.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
@@ -78,6 +79,13 @@ export function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[
 /** JSON knows no infinity: an interval without an end has none. */
 const orNull = (value: number) => (Number.isFinite(value) ? value : null);
 
+/** A slope as it is told. */
+function slopeOf(slope: Slope | undefined): SkillRating['slope'] {
+  return slope === undefined
+    ? null
+    : { slope: slope.slope, low: orNull(slope.low), high: orNull(slope.high) };
+}
+
 function ratingRecord(
   skill: Skill,
   basis: SkillRating['basis'],
@@ -95,8 +103,7 @@ function ratingRecord(
     rounds,
     tables,
     course,
-    slope:
-      slope === undefined ? null : { slope: slope.slope, low: orNull(slope.low), high: orNull(slope.high) },
+    slope: slopeOf(slope),
     comeback,
   };
 }
@@ -131,7 +138,7 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   const results = rounds.map(({ result }) => result);
   const best = [...results].sort(compareResults)[0];
   if (last === undefined || best === undefined) return undefined;
-  const { course, comeback, streak } = progressIn(pointsOf(rounds));
+  const { course, slope, comeback, streak } = progressIn(pointsOf(rounds));
   const { drill, drillOwner, revision, stage, table, startedAt } = last;
   return {
     drill,
@@ -145,6 +152,7 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
     median: medianResult(results.slice(-RECENT)),
     lastAt: startedAt.toISOString(),
     course,
+    slope: slopeOf(slope),
     comeback,
     streak,
   };

@@ -10,7 +10,7 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { visibleLesson } from '../lessons/visible.ts';
+import { lessonFor, visibleLesson } from '../lessons/visible.ts';
 import { withResult } from '../rounds/counting.ts';
 import { visiblePlayer } from './players.ts';
 
@@ -39,7 +39,8 @@ export function lessonRoutes(deps: Dependencies) {
   app.get('/', async (c) => {
     const viewer = c.get('viewer');
     const personId = viewer.role === 'coach' ? undefined : viewer.id;
-    return c.json(await listLessons(deps.pool, viewer.clubId, { personId, limit: SHOWN }));
+    const lessons = await listLessons(deps.pool, viewer.clubId, { personId, limit: SHOWN });
+    return c.json(lessons.map((lesson) => lessonFor(viewer, lesson)));
   });
 
   app.get('/:id', async (c) => {
@@ -48,7 +49,7 @@ export function lessonRoutes(deps: Dependencies) {
     const rounds = await listRoundsOfLesson(deps.pool, viewer.clubId, lesson.id);
     const own = rounds.filter(({ player }) => viewer.role === 'coach' || player.id === viewer.id);
     return c.json({
-      lesson,
+      lesson: lessonFor(viewer, lesson),
       rounds: await Promise.all(own.map((round) => withResult(deps.pool, viewer.clubId, round))),
     });
   });

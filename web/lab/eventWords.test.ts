@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
 import { marksOf } from '../../core/motion/marks.ts';
 import { simulate } from '../../core/motion/simulate.ts';

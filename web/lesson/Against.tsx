@@ -4,8 +4,8 @@ import { compareResults, resultText } from '../../core/counting/result.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { OpenRound, Round, RoundHead } from '../../core/records/club.ts';
-import { placeRound } from '../../core/scoring/benchmark.ts';
-import { benchmarkQuery, playerResultsQuery } from '../api/queries.ts';
+import { benchmarkScore, placeRound } from '../../core/scoring/benchmark.ts';
+import { benchmarkQuery, benchmarkReplyQuery, playerResultsQuery } from '../api/queries.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { LevelScale, type ScaleMark } from '../drills/LevelScale.tsx';
 import { comparableRounds, otherVariants, roundsOnUnlikeTables } from '../players/rounds.ts';
@@ -54,12 +54,26 @@ export function Against({ open, course, scoring, drill }: AgainstProps) {
       {marks !== undefined && <Text size="sm">{marks}</Text>}
       <NotCompared others={others} round={round} />
       {drill === undefined && scoring.ended !== null && (
-        <Text data-testid="placing">{verdict(result, best, complete)}</Text>
+        <>
+          <Text data-testid="placing">{verdict(result, best, complete)}</Text>
+          {complete && <AmongLevels round={round} result={result} />}
+        </>
       )}
       {drill !== undefined && scoring.ended !== null && !complete && (
         <Text data-testid="placing">Ended early: a round that is not complete is not placed.</Text>
       )}
     </section>
+  );
+}
+
+/** Where the round stands among the levels, if virtual players have played this drill on this table. */
+function AmongLevels({ round, result }: { readonly round: Round; readonly result: Round['result'] }) {
+  const { drill, revision, stage, table } = round;
+  const reply = useQuery(benchmarkReplyQuery(drill, revision, stage, table));
+  const benchmark = reply.data?.benchmark;
+  if (benchmark === null || benchmark === undefined) return null;
+  return (
+    <Text data-testid="levels-placing">{placingWords(placeRound(benchmarkScore(result), benchmark))}</Text>
   );
 }
 

@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
 import { clockWords } from './BlockClock.tsx';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { courseWords } from './courseWords.ts';
+import { courseWords, kindCourseWords } from './courseWords.ts';
 
 const slope = { slope: 1.24, low: 0.41, high: 2 };
 
@@ -12,4 +12,12 @@ it.each([
   ['too few', null, false, 'Too few rounds to say where it goes.'],
 ] as const)('a course in words: %s', (course, of, comeback, words) => {
   expect(courseWords({ course, slope: of, comeback })).toBe(words);
+});
+
+it('a drill tells its streak beside its course', () => {
+  const kind = { course: 'up', slope, comeback: false, streak: 3 } as const;
+  expect(kindCourseWords(kind)).toBe(
+    'Up by 1.2 points a week (0.4 to 2.0). 3 rounds in a row above the median of the five before each of them.',
+  );
+  expect(kindCourseWords({ ...kind, streak: 1 })).toBe('Up by 1.2 points a week (0.4 to 2.0).');
 });

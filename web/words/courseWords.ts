@@ -28,21 +28,12 @@ export function courseWords({
   }
 }
 
-/** Where a drill goes, in a few words: course, comeback and streak. */
-export function kindCourseWords({
-  course,
-  comeback,
-  streak,
-}: Pick<KindProgress, 'course' | 'comeback' | 'streak'>): string {
-  const words = {
-    'too few': 'Too few rounds to say where it goes.',
-    up: 'Getting better.',
-    down: 'Getting worse.',
-    plateau: 'A plateau.',
-    open: 'No direction is sure yet.',
-  } as const;
-  const back = comeback ? ' Back near the best after a slump.' : '';
+/** Where a drill goes: its course on the scale of ratings, and the streak. */
+export function kindCourseWords(
+  kind: Pick<KindProgress, 'course' | 'slope' | 'comeback' | 'streak'>,
+): string {
+  const { streak } = kind;
   const row =
     streak < 2 ? '' : ` ${streak} rounds in a row above the median of the five before each of them.`;
-  return `${words[course]}${back}${row}`;
+  return `${courseWords(kind)}${row}`;
 }
