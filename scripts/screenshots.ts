@@ -138,6 +138,7 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/players');
     await page.getByRole('link', { name: 'Wren Sallow' }).click();
     await page.getByRole('region', { name: 'Reports' }).getByRole('link').first().click();
+    await page.getByRole('heading', { name: 'Where you stand' }).waitFor();
     await page.getByTestId('bias').waitFor();
   },
 };
@@ -161,6 +162,7 @@ try {
     await signIn(page);
     for (const [name, show] of Object.entries(VIEWS)) {
       if (wanted.length > 0 && !wanted.includes(name)) continue;
+      await page.emulateMedia({ colorScheme: 'light' });
       await show(page);
       await page.mouse.move(1, 799);
       await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });

@@ -1,6 +1,7 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
+import { except } from 'hono/combine';
 import { csrf } from 'hono/csrf';
 import { HTTPException } from 'hono/http-exception';
 import { secureHeaders } from 'hono/secure-headers';
@@ -55,8 +56,8 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     }),
   );
   app.use('/api/*', csrf());
-  const [ordinary, backup] = [atMost(LARGEST_BODY), atMost(LARGEST_BACKUP)];
-  app.use('/api/*', (c, next) => (c.req.path === RESTORE ? backup : ordinary)(c, next));
+  app.use('/api/*', except(RESTORE, atMost(LARGEST_BODY)));
+  app.use(RESTORE, atMost(LARGEST_BACKUP));
 
   const api = new Hono<SignedIn>();
   api.get('/health', (c) => c.json({ ok: true }));

@@ -1,4 +1,4 @@
-import { array, object, type InferType } from 'yup';
+import { array, mixed, object, type InferType } from 'yup';
 import { BREAK_AIMS, BREAK_PACES, CAUSES, RACK_BY } from './attempt.ts';
 import { choice, count, finite, text } from './fields.ts';
 
@@ -42,3 +42,43 @@ export const roundSumsSchema = object({
   breaks: array(breakSumSchema).required(),
 }).required();
 export type RoundSums = InferType<typeof roundSumsSchema>;
+
+type Fields = Readonly<Record<string, unknown>>;
+const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null;
+const isCount = (value: unknown) => Number.isInteger(value) && Number(value) >= 0;
+const isOneOf = (values: readonly string[], value: unknown) =>
+  typeof value === 'string' && values.includes(value);
+const isNullOr = (values: readonly string[], value: unknown) => value === null || isOneOf(values, value);
+const COUNTS = ['shots', 'withSide', 'rescues', 'lucky'] as const;
+const LANDING_SUMS = ['along', 'across', 'alongSquared', 'acrossSquared'] as const;
+const BREAK_COUNTS = ['breaks', 'good', 'inOffs', 'balls'] as const;
+
+function isBreakSum(value: unknown): boolean {
+  return (
+    isFields(value) &&
+    BREAK_COUNTS.every((name) => isCount(value[name])) &&
+    (value['cue'] === null || typeof value['cue'] === 'string') &&
+    isNullOr(BREAK_PLACES, value['place']) &&
+    isNullOr(BREAK_AIMS, value['aim']) &&
+    isNullOr(BREAK_PACES, value['pace']) &&
+    isNullOr(RACK_BY, value['rackBy'])
+  );
+}
+
+function isRoundSums(value: unknown): value is RoundSums {
+  if (!isFields(value)) return false;
+  const { causes, landings, breaks } = value;
+  return (
+    COUNTS.every((name) => isCount(value[name])) &&
+    Array.isArray(causes) &&
+    causes.every((each) => isFields(each) && isOneOf(CAUSES, each['cause']) && isCount(each['count'])) &&
+    isFields(landings) &&
+    isCount(landings['count']) &&
+    LANDING_SUMS.every((name) => Number.isFinite(landings[name])) &&
+    Array.isArray(breaks) &&
+    breaks.every(isBreakSum)
+  );
+}
+
+/** The same as roundSumsSchema in one look: a player's year has a thousand of them, and each field's own checks add up. */
+export const storedSumsSchema = mixed<RoundSums>({ check: isRoundSums }).required();

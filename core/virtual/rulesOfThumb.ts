@@ -148,8 +148,7 @@ function successOf(error: ExecutionError, shot: Shot | undefined): number | unde
   if (pocket === undefined) return undefined;
   const cloud = landingCloud(shot, { object: 'object', pocket }, error, EXECUTIONS, SEED);
   const good = cloud.filter(
-    ({ outcome, landing }) =>
-      outcome === 'potted' && landing !== null && distance(landing, wanted) <= WELL_PLACED,
+    ({ outcome, landing }) => outcome === 'potted' && distance(landing, wanted) <= WELL_PLACED,
   ).length;
   return good / cloud.length;
 }

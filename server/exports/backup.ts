@@ -49,6 +49,9 @@ export async function writeBackup(
   }
 }
 
+/** The schema has looked at every field of every row. */
+const isRows = (rows: unknown): rows is readonly BackupRow[] => Array.isArray(rows);
+
 const textOf = (row: BackupRow, name: string) => {
   const value = row[name];
   return typeof value === 'string' ? value : '';
@@ -95,7 +98,7 @@ async function placeLibrary(
       const known = own.find((each) => each['digest'] === row['digest']);
       if (known === undefined) placed.push({ ...row, revision: ++last, written_by: null });
       const number = known === undefined ? last : numberOf(known, 'revision');
-      numbers.set(`${slug}|${String(row['revision'])}`, number);
+      numbers.set(`${slug}|${String(numberOf(row, 'revision'))}`, number);
     }
     if (placed.length > 0 && ships !== undefined) placed.push({ ...ships, revision: ++last });
     await writeRows(db, table, placed);
@@ -123,7 +126,7 @@ export async function restoreBackup(
   const tables: Readonly<Record<string, unknown>> = backup.tables;
   const rowsOf = (name: string): readonly BackupRow[] => {
     const rows = tables[name];
-    return Array.isArray(rows) ? rows : [];
+    return isRows(rows) ? rows : [];
   };
   requireOwn(backup, rowsOf);
   await inTransaction(pool, async (db) => {

@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type AnyObject, type AnySchema, ValidationError } from 'yup';
+import { array, mixed, number, object, string, type AnySchema, ValidationError } from 'yup';
 import { fixedBandsSchema } from '../../core/records/benchmark.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { finite, instant, day } from '../../core/records/fields.ts';
@@ -277,16 +277,15 @@ export type BackupValue = string | number | object | null;
 export type BackupRow = Readonly<Record<string, BackupValue>>;
 
 const LONGEST_TEXT = 20_000;
-const KINDS: Readonly<Record<ColumnKind, () => AnySchema>> = {
+const KINDS: Readonly<Record<ColumnKind, AnySchema>> = {
   // An empty text is a text: a note that says nothing.
-  text: () => string().strict().defined('${path} is missing').max(LONGEST_TEXT, '${path} is too long'),
-  number: () => finite(),
-  instant,
-  day,
-  json: () =>
-    mixed()
-      .defined('${path} is missing')
-      .test('json', '${path} must be an object or a list', (value) => typeof value === 'object'),
+  text: string().strict().defined().max(LONGEST_TEXT),
+  number: finite(),
+  instant: instant(),
+  day: day(),
+  json: mixed()
+    .defined()
+    .test('json', 'must be an object or a list', (value) => typeof value === 'object'),
 };
 
 /** The kind of a column, and whether it may be null. */
@@ -298,13 +297,17 @@ export function kindOf(column: string): { readonly kind: ColumnKind; readonly nu
   return { kind, nullable };
 }
 
-/** A document that fits its schema, as it stands: what the schema would add is added when it is read. */
-function checked(document: AnySchema): AnySchema {
+/** What fits a schema, as it stands: what the schema would add to it is added when it is read. */
+function asItStands(schema: AnySchema, nullable: boolean) {
   return mixed()
-    .defined('${path} is missing')
-    .test('document', (value, context) => {
+    .nullable()
+    .test('column', (value, context) => {
+      if (value === undefined || (value === null && !nullable)) {
+        return context.createError({ message: `${context.path} is missing` });
+      }
+      if (value === null) return true;
       try {
-        document.validateSync(value);
+        schema.validateSync(value);
         return true;
       } catch (error) {
         if (!(error instanceof ValidationError)) throw error;
@@ -314,14 +317,13 @@ function checked(document: AnySchema): AnySchema {
 }
 
 function rowSchema({ columns, documents }: BackupTable) {
-  const shape: Record<string, AnySchema> = {};
-  for (const [name, column] of Object.entries(columns)) {
-    const { kind, nullable } = kindOf(column);
-    const document = documents?.[name];
-    const schema = document === undefined ? KINDS[kind]() : checked(document);
-    shape[name] = nullable ? schema.nullable() : schema.nonNullable('${path} is missing');
-  }
-  return object<AnyObject>(shape).exact('${path} has the unknown field ${properties}');
+  const shape = Object.fromEntries(
+    Object.entries(columns).map(([name, column]) => {
+      const { kind, nullable } = kindOf(column);
+      return [name, asItStands(documents?.[name] ?? KINDS[kind], nullable)];
+    }),
+  );
+  return object(shape).exact('${path} has the unknown field ${properties}');
 }
 
 export const BACKUP_FORMAT = 'jolly-rail/club';
@@ -358,7 +360,7 @@ export const backupSchema = object({
   club: object({ id: string().strict().required(), name: string().strict().required().max(80) }).required(
     'club is missing',
   ),
-  tables: object<AnyObject>(
+  tables: object(
     Object.fromEntries(
       BACKUP_TABLES.map((table) => [
         table.name,

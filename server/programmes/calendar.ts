@@ -39,6 +39,6 @@ export async function calendarOf(
     })),
   ];
   const { error, value } = createEvents(events, { calName: document.title });
-  if (error !== undefined && error !== null) throw error;
+  if (error instanceof Error) throw error;
   return value ?? '';
 }

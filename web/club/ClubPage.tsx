@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
+import type { PlayerOverview } from '../../core/records/progress.ts';
 import { clubOverviewQuery, playersQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { useViewer } from '../app/viewer.ts';
@@ -19,6 +20,20 @@ export function ClubPage() {
   return viewer.role === 'coach' ? <Club /> : <Navigate to={`/players/${viewer.id}`} replace />;
 }
 
+function fits(each: PlayerOverview, shown: Shown, now: number): boolean {
+  const standing = standingOf(each, now);
+  switch (shown) {
+    case 'everybody':
+      return true;
+    case 'due':
+      return each.week.due > 0;
+    case 'improves':
+      return standing === 'improves' || standing === 'comes back';
+    default:
+      return standing === shown;
+  }
+}
+
 function Club() {
   const [now] = useState(() => Date.now());
   const players = useQuery(playersQuery);
@@ -29,9 +44,7 @@ function Club() {
   if (players.data === undefined || overview.data === undefined) {
     return <Loading what="the players" error={error} />;
   }
-  const here = overview.data.filter((each) =>
-    shown === 'everybody' ? true : shown === 'due' ? each.week.due > 0 : standingOf(each, now) === shown,
-  );
+  const here = overview.data.filter((each) => fits(each, shown, now));
   const away = players.data.filter((player) => player.archived);
   return (
     <Stack>

@@ -19,6 +19,7 @@ const ORDER: readonly Standing[] = [
   'not practised',
   'new',
   'on their way',
+  'comes back',
   'improves',
 ];
 const ARROWS: Readonly<Record<SkillRating['course'], string>> = {

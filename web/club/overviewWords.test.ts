@@ -37,8 +37,8 @@ it('a rating says more than single drills', () => {
   expect(standingOf(player({ ratings: [rating('plateau')], up: 3 }), NOW)).toBe('stuck');
   expect(standingOf(player({ ratings: [rating('up')], plateaus: 3 }), NOW)).toBe('improves');
   expect(standingOf(player({ ratings: [rating('down'), rating('up')] }), NOW)).toBe('falls back');
-  // Whoever has won a slump back improves, also when the year as a whole went down.
-  expect(standingOf(player({ ratings: [{ ...rating('down'), comeback: true }] }), NOW)).toBe('improves');
+  // Whoever has won a slump back comes back, also when the year as a whole went down.
+  expect(standingOf(player({ ratings: [{ ...rating('down'), comeback: true }] }), NOW)).toBe('comes back');
   expect(standingOf(player({ ratings: [rating('open')], plateaus: 2, up: 1 }), NOW)).toBe('stuck');
   expect(standingOf(player({ up: 1 }), NOW)).toBe('improves');
   expect(standingOf(player({}), NOW)).toBe('on their way');

@@ -5,15 +5,18 @@ const AWAY_DAYS = 21;
 const DAY_MS = 86_400_000;
 
 /** What a coach sees first of a player, the most pressing of several. */
-export type Standing = 'not practised' | 'stuck' | 'improves' | 'falls back' | 'on their way' | 'new';
+export type Standing =
+  'not practised' | 'stuck' | 'improves' | 'comes back' | 'falls back' | 'on their way' | 'new';
 
 /** @param now ms since 1970 */
 export function standingOf({ ratings, up, plateaus, rounds, lastAt }: PlayerOverview, now: number): Standing {
   if (lastAt === null || rounds === 0) return 'new';
   if (now - Date.parse(lastAt) > AWAY_DAYS * DAY_MS) return 'not practised';
   const courses = ratings.map(({ course }) => course);
-  if (ratings.some(({ comeback }) => comeback)) return 'improves';
-  if (courses.includes('down')) return 'falls back';
+  if (courses.includes('down')) {
+    // Whoever has won a slump back is not told of the slump.
+    return ratings.some(({ comeback }) => comeback) ? 'comes back' : 'falls back';
+  }
   if (courses.includes('up')) return 'improves';
   if (courses.includes('plateau') || plateaus > up) return 'stuck';
   return up > 0 ? 'improves' : 'on their way';

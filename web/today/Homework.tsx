@@ -38,25 +38,27 @@ export function Homework({ playerId }: { readonly playerId: string }) {
         This week’s practice
       </Title>
       {entries.map(({ programme, item, state }) => (
-        <Group key={item.id} justify="space-between" wrap="nowrap" mt={4}>
-          <Checkbox
-            label={`${titleOf(item.drill)}, ${item.minutes} min`}
-            checked={state === 'scored' || state === 'ticked'}
-            disabled={state === 'scored'}
-            onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
-          />
-          <Text size="sm" c="dimmed" style={{ flex: 1 }}>
+        <div key={item.id} style={{ marginTop: 8 }}>
+          <Group justify="space-between" wrap="nowrap">
+            <Checkbox
+              label={`${titleOf(item.drill)}, ${item.minutes} min`}
+              checked={state === 'scored' || state === 'ticked'}
+              disabled={state === 'scored'}
+              onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
+            />
+            {state === 'open' && (
+              <Link to={`/lesson/round?drill=${item.drill}&stage=${item.stage}&player=${playerId}`}>
+                Score a round
+              </Link>
+            )}
+          </Group>
+          <Text size="sm" c="dimmed" pl={32}>
             {item.day === today ? 'today' : dayjs(item.day).format('dddd')}
             {item.day < today && state === 'open' ? ', waits' : ''}
             {state === 'scored' ? ', scored' : ''}
             {item.note === '' ? '' : `: ${item.note}`}
           </Text>
-          {state === 'open' && (
-            <Link to={`/lesson/round?drill=${item.drill}&stage=${item.stage}&player=${playerId}`}>
-              Score a round
-            </Link>
-          )}
-        </Group>
+        </div>
       ))}
       {refused !== '' && (
         <Text role="alert" c="var(--jr-coral-text)">

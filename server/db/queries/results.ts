@@ -1,7 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import type { Round } from '../../../core/records/club.ts';
 import { resultSchema } from '../../../core/records/round.ts';
-import { roundSumsSchema } from '../../../core/records/roundSums.ts';
+import { storedSumsSchema } from '../../../core/records/roundSums.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 import type { BenchmarkKey } from './benchmarks.ts';
@@ -39,7 +39,10 @@ export interface RoundResultRow {
   readonly kept: KeptResult | undefined;
 }
 
-/** The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. */
+/**
+ * The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. The
+ * rounds lead: from the few tables a whole club's rounds would be looked through.
+ */
 export async function listResultsOfPlayer(
   db: Database,
   clubId: string,
@@ -49,7 +52,7 @@ export async function listResultsOfPlayer(
   const [rows] = await db.execute<ResultRow[]>(
     `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
        r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, r.result, r.sums
-     FROM rounds r JOIN tables t ON t.id = r.table_id
+     FROM rounds r FORCE INDEX (rounds_of_period) STRAIGHT_JOIN tables t ON t.id = r.table_id
      WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL AND r.started_at BETWEEN ? AND ?
      ORDER BY r.started_at`,
     [clubId, playerId, period.from, period.to],
@@ -75,7 +78,7 @@ export async function listResultsOfPlayer(
         ? undefined
         : {
             result: resultSchema.validateSync(parseJson(row.result)),
-            sums: roundSumsSchema.validateSync(parseJson(row.sums)),
+            sums: storedSumsSchema.validateSync(parseJson(row.sums)),
           },
   }));
 }
