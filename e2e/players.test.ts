@@ -201,6 +201,8 @@ describe('a report', () => {
     await page.getByRole('region', { name: 'Reports' }).getByRole('link').first().click();
     await page.getByRole('heading', { name: 'Where you stand' }).waitFor();
     await page.getByRole('heading', { name: 'What moved' }).waitFor();
+    // The link stands far down the player's page; the report is seen from its top.
+    expect(await page.evaluate(() => window.scrollY)).toBe(0);
     await page.getByRole('button', { name: 'Make it a goal' }).first().click();
     await page.getByLabel('A goal').fill('Play slower');
     await page.getByRole('button', { name: 'Add the goal' }).click();

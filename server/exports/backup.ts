@@ -6,15 +6,8 @@ import { countClubs, insertClub } from '../db/queries/clubs.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
 import { inTransaction } from '../db/pool.ts';
 import { Refusal } from '../http/errors.ts';
-import {
-  BACKUP_FORMAT,
-  BACKUP_TABLES,
-  BACKUP_VERSION,
-  REFERENCES,
-  type backupSchema,
-  type BackupRow,
-  type BackupTable,
-} from './backupTables.ts';
+import { BACKUP_FORMAT, BACKUP_VERSION, type backupSchema } from './backupSchema.ts';
+import { BACKUP_TABLES, REFERENCES, type BackupRow, type BackupTable } from './backupTables.ts';
 
 export type Backup = InferType<typeof backupSchema>;
 

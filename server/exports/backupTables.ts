@@ -1,7 +1,6 @@
-import { array, mixed, number, object, string, type AnySchema, ValidationError } from 'yup';
+import type { AnySchema } from 'yup';
 import { fixedBandsSchema } from '../../core/records/benchmark.ts';
 import { drillSchema } from '../../core/records/drill.ts';
-import { finite, instant, day } from '../../core/records/fields.ts';
 import { lessonDocumentSchema } from '../../core/records/lesson.ts';
 import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
@@ -276,18 +275,6 @@ export const BACKUP_TABLES: readonly BackupTable[] = [
 export type BackupValue = string | number | object | null;
 export type BackupRow = Readonly<Record<string, BackupValue>>;
 
-const LONGEST_TEXT = 20_000;
-const KINDS: Readonly<Record<ColumnKind, AnySchema>> = {
-  // An empty text is a text: a note that says nothing.
-  text: string().strict().defined().max(LONGEST_TEXT),
-  number: finite(),
-  instant: instant(),
-  day: day(),
-  json: mixed()
-    .defined()
-    .test('json', 'must be an object or a list', (value) => typeof value === 'object'),
-};
-
 /** The kind of a column, and whether it may be null. */
 export function kindOf(column: string): { readonly kind: ColumnKind; readonly nullable: boolean } {
   const nullable = column.endsWith('?');
@@ -296,38 +283,6 @@ export function kindOf(column: string): { readonly kind: ColumnKind; readonly nu
   if (kind === undefined) throw new Error(`kindOf: ${column} is no kind of a column`);
   return { kind, nullable };
 }
-
-/** What fits a schema, as it stands: what the schema would add to it is added when it is read. */
-function asItStands(schema: AnySchema, nullable: boolean) {
-  return mixed()
-    .nullable()
-    .test('column', (value, context) => {
-      if (value === undefined || (value === null && !nullable)) {
-        return context.createError({ message: `${context.path} is missing` });
-      }
-      if (value === null) return true;
-      try {
-        schema.validateSync(value);
-        return true;
-      } catch (error) {
-        if (!(error instanceof ValidationError)) throw error;
-        return context.createError({ message: `${context.path}: ${error.message}` });
-      }
-    });
-}
-
-function rowSchema({ columns, documents }: BackupTable) {
-  const shape = Object.fromEntries(
-    Object.entries(columns).map(([name, column]) => {
-      const { kind, nullable } = kindOf(column);
-      return [name, asItStands(documents?.[name] ?? KINDS[kind], nullable)];
-    }),
-  );
-  return object(shape).exact('${path} has the unknown field ${properties}');
-}
-
-export const BACKUP_FORMAT = 'jolly-rail/club';
-export const BACKUP_VERSION = 1;
 
 /** Which table a column refers to by its id, wherever it stands. */
 export const REFERENCES: Readonly<Record<string, string>> = {
@@ -345,31 +300,3 @@ export const REFERENCES: Readonly<Record<string, string>> = {
   attempt_id: 'attempts',
   programme_id: 'programmes',
 };
-
-/** A backup as it comes from a file; every field of every row is checked. */
-export const backupSchema = object({
-  format: string()
-    .strict()
-    .required('format is missing')
-    .oneOf([BACKUP_FORMAT], 'format: this is no backup of a club'),
-  version: number()
-    .strict()
-    .required('version is missing')
-    .oneOf([BACKUP_VERSION], 'version: this backup was made by another version'),
-  madeAt: instant(),
-  club: object({ id: string().strict().required(), name: string().strict().required().max(80) }).required(
-    'club is missing',
-  ),
-  tables: object(
-    Object.fromEntries(
-      BACKUP_TABLES.map((table) => [
-        table.name,
-        array(rowSchema(table)).strict().required('${path} is missing'),
-      ]),
-    ),
-  )
-    .exact('tables has the unknown table ${properties}')
-    .required('tables is missing'),
-})
-  .exact('${properties} is not a field of a backup')
-  .required();

@@ -7,7 +7,8 @@ import { progressSchema } from '../../core/records/progress.ts';
 import { loadDemo } from '../demo/load.ts';
 import { DEMO_COACHES } from '../demo/people.ts';
 import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
-import { backupSchema, BACKUP_TABLES } from './backupTables.ts';
+import { backupSchema } from './backupSchema.ts';
+import { BACKUP_TABLES } from './backupTables.ts';
 
 let from: TestApp;
 let coach: string;

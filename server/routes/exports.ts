@@ -3,7 +3,7 @@ import { stream } from 'hono/streaming';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { restoreBackup, writeBackup } from '../exports/backup.ts';
-import { backupSchema } from '../exports/backupTables.ts';
+import { backupSchema } from '../exports/backupSchema.ts';
 import { isExport, writeCsv } from '../exports/csv.ts';
 import { readBody } from '../http/body.ts';
 import { notFound } from '../http/errors.ts';

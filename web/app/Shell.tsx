@@ -1,7 +1,16 @@
 import { Avatar, Menu, SegmentedControl, Text, UnstyledButton, useMantineColorScheme } from '@mantine/core';
 import { IconLogout, IconMoon, IconSun } from '@tabler/icons-react';
 import { useQueryClient } from '@tanstack/react-query';
-import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { useEffect } from 'react';
+import {
+  Link,
+  NavLink,
+  Outlet,
+  useLocation,
+  NavigationType,
+  useNavigate,
+  useNavigationType,
+} from 'react-router';
 import { call } from '../api/client.ts';
 import { OutboxNotice } from '../lesson/OutboxNotice.tsx';
 import { useWords } from '../words/useWords.ts';
@@ -18,6 +27,7 @@ const ROOMS = [
 
 /** The rail along the top with a sight for every room, and the room below it. */
 export function Shell() {
+  useTopOfPage();
   return (
     <>
       <header className="rail">
@@ -41,6 +51,15 @@ export function Shell() {
       </main>
     </>
   );
+}
+
+/** A room that is entered by a link is seen from its top; going back leaves the place to the browser. */
+function useTopOfPage(): void {
+  const { pathname } = useLocation();
+  const way = useNavigationType();
+  useEffect(() => {
+    if (way !== NavigationType.Pop) window.scrollTo(0, 0);
+  }, [pathname, way]);
 }
 
 function initials(name: string): string {
