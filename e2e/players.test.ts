@@ -56,7 +56,10 @@ describe('the club', () => {
     await page.goto(`/players/evening?day=${day}`);
     const table = page.getByRole('table', { name: 'Results of the evening' });
     await table.getByRole('link', { name: 'Wren Sallow' }).waitFor();
-    await table.getByRole('columnheader', { name: /Harbour turn, stage 2/ }).waitFor();
+    await table
+      .getByRole('columnheader', { name: /Harbour turn/ })
+      .first()
+      .waitFor();
     await page.goto('/players/evening?day=2020-01-01');
     await page.getByText('Nobody finished a round on this day.').waitFor();
   });
@@ -168,7 +171,7 @@ describe('a programme', () => {
     expect(await cells.count()).toBeGreaterThan(30);
 
     await items.last().click();
-    await page.getByRole('checkbox', { name: 'Done' }).check();
+    await page.getByRole('checkbox', { name: 'Done' }).click();
     await items.last().filter({ hasText: 'done' }).waitFor();
 
     await page.getByLabel('A match day').fill(await page.getByLabel('Day', { exact: true }).inputValue());

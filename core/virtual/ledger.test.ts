@@ -8,7 +8,7 @@ import { BLANK_SHOT, type LoggedShot } from '../records/attempt.ts';
 import type { Drill } from '../records/drill.ts';
 import { wilson } from '../statistics/wilson.ts';
 import { buildTable } from '../table/table.ts';
-import { ledgerOf, type LedgerEntry } from './ledger.ts';
+import { carriesLedger, ledgerOf, type LedgerEntry } from './ledger.ts';
 import { playClearance } from './playClearance.ts';
 
 const table = buildTable('pool-9ft');
@@ -22,12 +22,17 @@ const drill: Drill = {
 };
 const shot = (change: Partial<LoggedShot>): LoggedShot => ({ ...BLANK_SHOT, ...change });
 const playerAt = (rating: number) => ({ table, error: executionErrorAt(rating, 'pool') });
-const work = (
+/** Works a ledger out; that it says beforehand whether there will be one is held each time. */
+function work(
   rating: number,
   balls: readonly ReturnType<typeof ball>[],
   cue: { x: number; y: number } | undefined,
   shots: readonly LoggedShot[],
-): LedgerEntry[] => [...ledgerOf(playerAt(rating), drill, balls, cue, shots)];
+): LedgerEntry[] {
+  const entries = [...ledgerOf(playerAt(rating), drill, balls, cue, shots)];
+  expect(carriesLedger(drill, balls, cue, shots)).toBe(entries.length > 0);
+  return entries;
+}
 
 const total = (entries: readonly LedgerEntry[]) =>
   entries.reduce((sum, { choice, pot, position }) => sum + choice + pot + position, 0);

@@ -64,6 +64,32 @@ function playedOn(
   return { cleared, good };
 }
 
+/**
+ * Whether an attempt was written down fully enough for a ledger of at least one shot: the cue ball's place is known
+ * before its first, and after it unless that ended the attempt.
+ * @param objects, cue and shots as for the ledger
+ * @throws RangeError for a drill that asks for no clearance
+ */
+export function carriesLedger(
+  base: Drill,
+  objects: readonly BallOnTable[],
+  cue: Point | undefined,
+  shots: readonly LoggedShot[],
+): boolean {
+  const first = shots[0];
+  if (cue === undefined || first === undefined || first.ball === null) return false;
+  const rules = clearanceRules({ ...base, faults: ENDING });
+  const { over } = playShot(
+    rules,
+    beginAttempt(
+      rules,
+      objects.map(({ id }) => id),
+    ),
+    first,
+  );
+  return over !== undefined || first.landing !== null;
+}
+
 const placed = (state: ClearanceState): state is ClearanceState & { readonly cue: BallOnTable } =>
   state.cue !== undefined;
 

@@ -5,7 +5,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 import { layoutOfAttempt } from '../../core/scoring/layoutOfAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import { carriesLedger, LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
 import { playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
 import { dayAndClock } from '../app/dates.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
@@ -34,15 +34,21 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
   const [chosen, setChosen] = useState<string | null>(null);
   const [soFar, setSoFar] = useState<readonly LedgerEntry[]>([]);
   const rating = ratings.find(({ skill }) => skill === 'run-out')?.rating;
-  const attempts = (rounds.data ?? [])
+  const written = (rounds.data ?? [])
     .flatMap((round) => round.attempts.map((attempt) => ({ round, attempt })))
-    .filter(({ attempt }) => attempt.log.detail === 'full' && attempt.log.shots.length > 0)
+    .filter(({ attempt }) => attempt.log.detail === 'full' && attempt.log.shots.length > 0);
+  const attempts = written
+    .map(({ round, attempt }) => ({
+      round,
+      attempt,
+      layout: layoutOfAttempt(drill, TABLE_PRESETS[table.preset], attempt.log, round.seed),
+    }))
+    .filter(({ attempt, layout }) => carriesLedger(drill, layout.balls, layout.cue, attempt.log.shots))
     .reverse()
     .slice(0, MOST_ATTEMPTS);
   const working = useMutation({
-    mutationFn: async ({ round, attempt }: (typeof attempts)[number]) => {
+    mutationFn: async ({ attempt, layout }: (typeof attempts)[number]) => {
       if (state.data === undefined) return [];
-      const layout = layoutOfAttempt(drill, TABLE_PRESETS[table.preset], attempt.log, round.seed);
       return ledgerOfAttempt(
         {
           drill,
@@ -57,7 +63,7 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
     },
     networkMode: 'always',
   });
-  if (attempts.length === 0) return null;
+  if (written.length === 0) return null;
   const asked = attempts.find(({ attempt }) => attempt.id === chosen) ?? attempts[0];
   return (
     <section className="card" aria-labelledby="ledger-title">
@@ -71,37 +77,42 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
             {rating === undefined ? 'a team player' : `a player rated ${Math.round(rating)} in run-outs`}.
           </Text>
         </div>
-        <Group gap="xs" className="no-print">
-          <Select
-            aria-label="Attempt"
-            w={260}
-            allowDeselect={false}
-            data={attempts.map(({ round, attempt }) => ({
-              value: attempt.id,
-              label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${attempt.counted.done ? 'cleared' : `${attempt.log.shots.length} shots`}`,
-            }))}
-            value={asked?.attempt.id ?? null}
-            onChange={(id) => {
-              setChosen(id);
-              setSoFar([]);
-            }}
-          />
-          <Button
-            variant="default"
-            loading={working.isPending}
-            disabled={state.data === undefined || asked === undefined}
-            onClick={() => {
-              setSoFar([]);
-              if (asked !== undefined) working.mutate(asked);
-            }}
-          >
-            Work it out
-          </Button>
-        </Group>
+        {asked !== undefined && (
+          <Group gap="xs" className="no-print">
+            <Select
+              aria-label="Attempt"
+              w={260}
+              allowDeselect={false}
+              data={attempts.map(({ round, attempt }) => ({
+                value: attempt.id,
+                label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${attempt.counted.done ? 'cleared' : `${attempt.log.shots.length} shots`}`,
+              }))}
+              value={asked.attempt.id}
+              onChange={(id) => {
+                setChosen(id);
+                setSoFar([]);
+              }}
+            />
+            <Button
+              variant="default"
+              loading={working.isPending}
+              disabled={state.data === undefined}
+              onClick={() => {
+                setSoFar([]);
+                working.mutate(asked);
+              }}
+            >
+              Work it out
+            </Button>
+          </Group>
+        )}
       </Group>
       {soFar.length > 0 && <LedgerTable entries={soFar} />}
-      {working.isSuccess && soFar.length === 0 && (
-        <Text mt="xs">Where the cue ball lay was not marked, so there is nothing to work out.</Text>
+      {asked === undefined && (
+        <Text mt="xs">
+          Where the cue ball stopped was not marked, so there is nothing to work out yet: tap its places when
+          you log shot by shot.
+        </Text>
       )}
       {working.isError && (
         <Text role="alert" c="var(--jr-coral-text)">
