@@ -4,7 +4,7 @@ import type { Player } from '../../core/records/club.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
 import { ago } from '../app/dates.ts';
-import { standingOf, weekWords, type Standing } from './overviewWords.ts';
+import { arrowOf, standingOf, weekWords, type Standing } from './overviewWords.ts';
 
 interface ClubTableProps {
   readonly players: readonly Player[];
@@ -22,13 +22,6 @@ const ORDER: readonly Standing[] = [
   'comes back',
   'improves',
 ];
-const ARROWS: Readonly<Record<SkillRating['course'], string>> = {
-  up: '↗',
-  down: '↘',
-  plateau: '→',
-  open: '',
-  'too few': '',
-};
 
 /** Every student in a line: how they stand in each skill, where they go, when they practised, what is due. */
 export function ClubTable({ players, overview, now }: ClubTableProps) {
@@ -82,7 +75,7 @@ export function ClubTable({ players, overview, now }: ClubTableProps) {
       </Table>
       <Text size="xs" c="dimmed" mt={6}>
         Ratings from 0 to 100 with the ends of their 90 % intervals; an arrow where it is sure to go up or
-        down, or to stay.
+        down, or to stay; both where a slump was won back.
       </Text>
     </div>
   );
@@ -93,7 +86,7 @@ function RatingCell({ ratings, skill }: { readonly ratings: readonly SkillRating
   if (rating === undefined) return null;
   return (
     <span style={{ whiteSpace: 'nowrap' }}>
-      <b>{Math.round(rating.rating)}</b> {ARROWS[rating.course]}{' '}
+      <b>{Math.round(rating.rating)}</b> {arrowOf(rating)}{' '}
       <span className="muted" style={{ fontSize: '0.8rem' }}>
         {Math.round(rating.low)}–{Math.round(rating.high)}
       </span>

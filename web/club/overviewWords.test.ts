@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
-import { standingOf, weekWords } from './overviewWords.ts';
+import { arrowOf, standingOf, weekWords } from './overviewWords.ts';
 
 const NOW = Date.parse('2026-11-24T12:00:00Z');
 const rating = (course: SkillRating['course']): SkillRating => ({
@@ -39,9 +39,22 @@ it('a rating says more than single drills', () => {
   expect(standingOf(player({ ratings: [rating('down'), rating('up')] }), NOW)).toBe('falls back');
   // Whoever has won a slump back comes back, also when the year as a whole went down.
   expect(standingOf(player({ ratings: [{ ...rating('down'), comeback: true }] }), NOW)).toBe('comes back');
+  // One that was won back does not hide another that falls.
+  const other = { ...rating('down'), skill: 'break' as const };
+  expect(standingOf(player({ ratings: [{ ...rating('down'), comeback: true }, other] }), NOW)).toBe(
+    'falls back',
+  );
   expect(standingOf(player({ ratings: [rating('open')], plateaus: 2, up: 1 }), NOW)).toBe('stuck');
   expect(standingOf(player({ up: 1 }), NOW)).toBe('improves');
   expect(standingOf(player({}), NOW)).toBe('on their way');
+});
+
+it('arrows are only of what is sure, and a slump that was won back has both', () => {
+  const arrows = (['up', 'down', 'plateau', 'open', 'too few'] as const).map((course) =>
+    arrowOf({ course, comeback: false }),
+  );
+  expect(arrows).toEqual(['↗', '↘', '→', '', '']);
+  expect(arrowOf({ course: 'down', comeback: true })).toBe('↘↗');
 });
 
 it('the week says what is due and done, and nothing without a programme', () => {

@@ -1,4 +1,4 @@
-import type { PlayerOverview } from '../../core/records/progress.ts';
+import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
 
 /** Somebody who has not played for so long is looked after, days. */
 const AWAY_DAYS = 21;
@@ -13,13 +13,20 @@ export function standingOf({ ratings, up, plateaus, rounds, lastAt }: PlayerOver
   if (lastAt === null || rounds === 0) return 'new';
   if (now - Date.parse(lastAt) > AWAY_DAYS * DAY_MS) return 'not practised';
   const courses = ratings.map(({ course }) => course);
-  if (courses.includes('down')) {
+  const falling = ratings.filter(({ course }) => course === 'down');
+  if (falling.length > 0) {
     // Whoever has won a slump back is not told of the slump.
-    return ratings.some(({ comeback }) => comeback) ? 'comes back' : 'falls back';
+    return falling.every(({ comeback }) => comeback) ? 'comes back' : 'falls back';
   }
   if (courses.includes('up')) return 'improves';
   if (courses.includes('plateau') || plateaus > up) return 'stuck';
   return up > 0 ? 'improves' : 'on their way';
+}
+
+/** Where a rating surely goes; both arrows where a slump was won back. */
+export function arrowOf({ course, comeback }: Pick<SkillRating, 'course' | 'comeback'>): string {
+  if (course === 'down') return comeback ? '↘↗' : '↘';
+  return course === 'up' ? '↗' : course === 'plateau' ? '→' : '';
 }
 
 /** "2 due, 1 of 3 done this week"; nothing for somebody without a programme. */

@@ -1,6 +1,7 @@
 import { Button, Group, Select, Table, Text, Title } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { StoredAttempt } from '../../core/records/club.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 import { layoutOfAttempt } from '../../core/scoring/layoutOfAttempt.ts';
@@ -81,11 +82,11 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
           <Group gap="xs" className="no-print">
             <Select
               aria-label="Attempt"
-              w={260}
+              w={300}
               allowDeselect={false}
               data={attempts.map(({ round, attempt }) => ({
                 value: attempt.id,
-                label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${attempt.counted.done ? 'cleared' : `${attempt.log.shots.length} shots`}`,
+                label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${lengthWords(attempt)}`,
               }))}
               value={asked.attempt.id}
               onChange={(id) => {
@@ -121,6 +122,11 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
       )}
     </section>
   );
+}
+
+function lengthWords({ counted, log }: StoredAttempt): string {
+  if (counted.done) return 'cleared';
+  return log.shots.length === 1 ? '1 shot' : `${log.shots.length} shots`;
 }
 
 const percent = (share: number) => `${Math.round(100 * share)} %`;
