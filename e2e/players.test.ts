@@ -226,6 +226,12 @@ describe('a report', () => {
     const ticked = await homework.locator('input:checked').count();
     await homework.getByRole('checkbox').and(own.locator(':enabled:not(:checked)')).first().click();
     await expect.poll(() => homework.locator('input:checked').count()).toBe(ticked + 1);
+    // The same programme, whole: it stands as the coach made it, and each entry can be chosen.
+    const game = own.getByRole('region', { name: 'Your game' });
+    await game.getByRole('link', { name: 'Towards the winter league' }).click();
+    await own.locator('.programme-item.open').last().click();
+    await own.getByRole('link', { name: 'Score a round of it' }).waitFor();
+    expect(await own.getByRole('button', { name: 'Undo' }).count()).toBe(0);
     await own.goto('/players');
     await own.getByRole('heading', { level: 1, name: 'Wren Sallow' }).waitFor();
     expect(await own.getByText('Idris Pell').count()).toBe(0);

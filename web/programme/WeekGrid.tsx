@@ -124,7 +124,8 @@ function ItemCard({
     <button
       ref={setNodeRef}
       type="button"
-      {...attributes}
+      // Who may not drag may still choose: to them it is a plain button.
+      {...(editable ? attributes : {})}
       {...listeners}
       aria-pressed={item.id === chosen}
       className={`programme-item ${state}${item.id === chosen ? ' chosen' : ''}`}

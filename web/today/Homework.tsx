@@ -1,11 +1,12 @@
 import { Checkbox, Group, Text, Title } from '@mantine/core';
+import { IconCheck } from '@tabler/icons-react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
 import { donePlanned } from '../../core/programme/donePlanned.ts';
-import type { ProgrammeWithRounds } from '../../core/records/programme.ts';
+import type { ProgrammeItem, ProgrammeWithRounds } from '../../core/records/programme.ts';
 import { drillsQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
 import { tickItem } from '../programme/tickItem.ts';
 
@@ -24,6 +25,7 @@ export function Homework({ playerId }: { readonly playerId: string }) {
   if (entries.length === 0) return null;
   const titleOf = (slug: string) =>
     drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  const wordsOf = ({ drill, minutes }: ProgrammeItem) => `${titleOf(drill)}, ${minutes} min`;
   async function tick(programme: string, item: string, done: boolean) {
     setRefused('');
     try {
@@ -40,13 +42,20 @@ export function Homework({ playerId }: { readonly playerId: string }) {
       {entries.map(({ programme, item, state }) => (
         <div key={item.id} style={{ marginTop: 8 }}>
           <Group justify="space-between" wrap="nowrap">
-            <Checkbox
-              label={`${titleOf(item.drill)}, ${item.minutes} min`}
-              checked={state === 'scored' || state === 'ticked'}
-              disabled={state === 'scored'}
-              onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
-            />
-            {state === 'open' && (
+            {state.kind === 'scored' ? (
+              <Group gap={12} wrap="nowrap">
+                <IconCheck size={20} aria-hidden />
+                <Text>{wordsOf(item)}</Text>
+              </Group>
+            ) : (
+              <Checkbox
+                label={wordsOf(item)}
+                checked={state.kind === 'ticked'}
+                onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
+              />
+            )}
+            {state.kind === 'scored' && <Link to={`/lesson/rounds/${state.round}`}>See the round</Link>}
+            {state.kind === 'open' && (
               <Link to={`/lesson/round?drill=${item.drill}&stage=${item.stage}&player=${playerId}`}>
                 Score a round
               </Link>
@@ -54,8 +63,8 @@ export function Homework({ playerId }: { readonly playerId: string }) {
           </Group>
           <Text size="sm" c="dimmed" pl={32}>
             {item.day === today ? 'today' : dayjs(item.day).format('dddd')}
-            {item.day < today && state === 'open' ? ', waits' : ''}
-            {state === 'scored' ? ', scored' : ''}
+            {item.day < today && state.kind === 'open' ? ', waits' : ''}
+            {state.kind === 'scored' ? ', scored' : ''}
             {item.note === '' ? '' : `: ${item.note}`}
           </Text>
         </div>
@@ -81,5 +90,8 @@ function entriesOf({ programme, rounds }: ProgrammeWithRounds, today: string) {
     })),
     today,
   );
-  return items.map((item) => ({ programme: programme.id, item, state: states.get(item.id)?.kind ?? 'open' }));
+  return items.flatMap((item) => {
+    const state = states.get(item.id);
+    return state === undefined ? [] : [{ programme: programme.id, item, state }];
+  });
 }

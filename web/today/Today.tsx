@@ -3,13 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { resultText } from '../../core/counting/result.ts';
-import type { DrillEntry, RoundSummary } from '../../core/records/club.ts';
+import type { DrillEntry, Player, RoundSummary } from '../../core/records/club.ts';
 import { drillsQuery, lessonsQuery, playersQuery, todayQuery } from '../api/queries.ts';
 import { ago } from '../app/dates.ts';
 import { Loading } from '../app/Loading.tsx';
 import { Sight } from '../app/Sight.tsx';
 import { useViewer } from '../app/viewer.ts';
 import { Homework } from './Homework.tsx';
+import { OwnGame } from './OwnGame.tsx';
 
 function titleOf(drills: readonly DrillEntry[] | undefined, slug: string): string {
   return drills?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
@@ -71,24 +72,11 @@ export function Today() {
       )}
 
       <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
-        <section aria-labelledby="waiting-title">
-          <Title order={2} size="h3" id="waiting-title" mb="xs">
-            Longest without practice
-          </Title>
-          <Stack gap={6}>
-            {waiting.length === 0 && <Text>No players yet. Add the first one in Players.</Text>}
-            {waiting.map((player) => (
-              <Link key={player.id} to={`/players/${player.id}`} className="card card-link">
-                <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
-                  <Text fw={700}>{player.name}</Text>
-                  <Text c="dimmed">
-                    {player.lastRoundAt === null ? 'no round yet' : ago(player.lastRoundAt)}
-                  </Text>
-                </div>
-              </Link>
-            ))}
-          </Stack>
-        </section>
+        {viewer.role === 'player' ? (
+          <OwnGame playerId={viewer.id} lastAt={waiting[0]?.lastRoundAt ?? null} />
+        ) : (
+          <Waiting players={waiting} />
+        )}
         <section aria-labelledby="recent-title">
           <Title order={2} size="h3" id="recent-title" mb="xs">
             Just played
@@ -102,6 +90,28 @@ export function Today() {
         </section>
       </SimpleGrid>
     </Stack>
+  );
+}
+
+/** Those who have not practised for the longest. */
+function Waiting({ players }: { readonly players: readonly Player[] }) {
+  return (
+    <section aria-labelledby="waiting-title">
+      <Title order={2} size="h3" id="waiting-title" mb="xs">
+        Longest without practice
+      </Title>
+      <Stack gap={6}>
+        {players.length === 0 && <Text>No players yet. Add the first one in Players.</Text>}
+        {players.map((player) => (
+          <Link key={player.id} to={`/players/${player.id}`} className="card card-link">
+            <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
+              <Text fw={700}>{player.name}</Text>
+              <Text c="dimmed">{player.lastRoundAt === null ? 'no round yet' : ago(player.lastRoundAt)}</Text>
+            </div>
+          </Link>
+        ))}
+      </Stack>
+    </section>
   );
 }
 
