@@ -45,7 +45,7 @@ export function Homework({ playerId }: { readonly playerId: string }) {
             {state.kind === 'scored' ? (
               <Group gap={12} wrap="nowrap">
                 <IconCheck size={20} aria-hidden />
-                <Text>{wordsOf(item)}</Text>
+                <Text size="sm">{wordsOf(item)}</Text>
               </Group>
             ) : (
               <Checkbox
