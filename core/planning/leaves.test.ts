@@ -203,7 +203,8 @@ describe('the safe side to miss', () => {
 
   it('is the side that leaves less, when both have been seen often enough', () => {
     const shot = solved(balls);
-    const { thick, thin, safer } = missSides(shot, aims, novice, 400, 5);
+    const { thick, thin, safer, enough } = missSides(shot, aims, novice, 400, 5);
+    expect(enough).toBe(true);
     const difference = (thick.leaves ?? 0) - (thin.leaves ?? 0);
     if (Math.abs(difference) < 0.05) expect(safer).toBeUndefined();
     else expect(safer).toBe(difference < 0 ? 'thick' : 'thin');
@@ -213,6 +214,7 @@ describe('the safe side to miss', () => {
       thick: { share: 0, leaves: undefined },
       thin: { share: 0, leaves: undefined },
       safer: undefined,
+      enough: false,
     });
   });
 });

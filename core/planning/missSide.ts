@@ -22,6 +22,8 @@ export interface MissSides {
   readonly thin: MissedTo;
   /** The side on which a miss costs less, when the data tell it. */
   readonly safer: 'thick' | 'thin' | undefined;
+  /** Whether both sides were missed to often enough to be judged. */
+  readonly enough: boolean;
 }
 
 /** Leaves nearer to each other than this are alike. */
@@ -70,5 +72,5 @@ export function missSides(
   const enough = leaves.thick.length >= FEWEST && leaves.thin.length >= FEWEST;
   const difference = (thick.leaves ?? 0) - (thin.leaves ?? 0);
   const safer = !enough || Math.abs(difference) < ALIKE ? undefined : difference < 0 ? 'thick' : 'thin';
-  return { thick, thin, safer };
+  return { thick, thin, safer, enough };
 }

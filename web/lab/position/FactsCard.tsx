@@ -28,12 +28,12 @@ function cueingWords({ verdict, because }: ShotPicture['cueing'], vocabulary: Vo
   return parts.join(', ');
 }
 
-function missWords({ thick, thin, safer }: MissSides): string {
+function missWords({ thick, thin, safer, enough }: MissSides): string {
   if (thick.share + thin.share < 0.02) return 'hardly ever missed';
   const leaves = (each: MissSides['thick']) =>
     each.leaves === undefined ? 'none seen' : `leaves ${percent(each.leaves)}`;
-  if (safer === undefined) return `no side is safer: thick ${leaves(thick)}, thin ${leaves(thin)}`;
-  return `${safer}: thick ${leaves(thick)}, thin ${leaves(thin)}`;
+  const told = safer ?? (enough ? 'no side is safer' : 'too few misses to tell');
+  return `${told}: thick ${leaves(thick)}, thin ${leaves(thin)}`;
 }
 
 interface FactsCardProps {
