@@ -1,5 +1,5 @@
 import { Button, Group, NumberInput, Select, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import type { Shot } from '../../core/motion/shot.ts';
 import { BallButtons } from '../table/BallButtons.tsx';
@@ -24,7 +24,14 @@ function unitsOf(shot: Shot, unit: Unit): readonly [number, number] {
 }
 
 /** The balls: which one is in hand, where it stands in figures, more and fewer of them. */
-export function BallPanel({ shot, selected, onSelect, onMove, onAdd, onRemove }: BallPanelProps) {
+export const BallPanel = memo(function BallPanel({
+  shot,
+  selected,
+  onSelect,
+  onMove,
+  onAdd,
+  onRemove,
+}: BallPanelProps) {
   const [unit, setUnit] = useState<Unit>('mm');
   const { table, balls } = shot;
   const ball = balls.find((each) => each.id === selected);
@@ -95,4 +102,4 @@ export function BallPanel({ shot, selected, onSelect, onMove, onAdd, onRemove }:
       )}
     </section>
   );
-}
+});

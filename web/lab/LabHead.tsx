@@ -1,4 +1,5 @@
 import { Button, Group, Popover, Select, Stack, Switch, Title } from '@mantine/core';
+import { memo } from 'react';
 import type { ClubTable } from '../../core/records/tableCard.ts';
 import { ORDINARY_CONDITIONS, standardCard } from '../../core/table/card.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
@@ -20,7 +21,7 @@ interface LabHeadProps {
 }
 
 /** Which table, how it plays tonight, and whether balls may leave the bed. */
-export function LabHead({ tables, table, chosen, onChoose, onHop }: LabHeadProps) {
+export const LabHead = memo(function LabHead({ tables, table, chosen, onChoose, onHop }: LabHeadProps) {
   const conditions = chosen?.conditions ?? ORDINARY_CONDITIONS;
   return (
     <Group justify="space-between" align="end">
@@ -78,7 +79,7 @@ export function LabHead({ tables, table, chosen, onChoose, onHop }: LabHeadProps
       </Group>
     </Group>
   );
-}
+});
 
 /** @param key the id of a club's table, or of a kind of table @returns undefined for neither */
 export function chooseTable(key: string, tables: readonly ClubTable[]): ChosenTable | undefined {

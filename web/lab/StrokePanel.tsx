@@ -1,4 +1,5 @@
 import { Group, NumberInput, Slider, Stack, Text, Title } from '@mantine/core';
+import { memo } from 'react';
 import { toDegrees, toRadians, wrapAngle } from '../../core/math/angle.ts';
 import type { Strike } from '../../core/motion/shot.ts';
 import { paceWord } from './eventWords.ts';
@@ -11,7 +12,7 @@ interface StrokePanelProps {
 }
 
 /** The stroke by direct handling: tip, pace, direction, butt. */
-export function StrokePanel({ strike, onChange }: StrokePanelProps) {
+export const StrokePanel = memo(function StrokePanel({ strike, onChange }: StrokePanelProps) {
   const degrees = toDegrees(strike.elevation);
   return (
     <section className="card" aria-labelledby="stroke-title">
@@ -69,4 +70,4 @@ export function StrokePanel({ strike, onChange }: StrokePanelProps) {
       />
     </section>
   );
-}
+});

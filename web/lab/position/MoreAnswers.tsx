@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { proxy } from 'comlink';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { BreakOut } from '../../../core/planning/breakOut.ts';
@@ -34,7 +34,7 @@ interface MoreAnswersProps {
 }
 
 /** What is asked less often: opening a cluster with the cue ball, a plant, a double. */
-export function MoreAnswers({ question, stroke, shot, onShow }: MoreAnswersProps) {
+export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, onShow }: MoreAnswersProps) {
   const { term } = useWords();
   const [answer, setAnswer] = useState<Answer>();
   const [done, setDone] = useState<number>();
@@ -108,7 +108,7 @@ export function MoreAnswers({ question, stroke, shot, onShow }: MoreAnswersProps
       {answer?.kind === 'double' && <Doubles found={answer.found} shot={shot} onShow={onShow} />}
     </section>
   );
-}
+});
 
 interface ShowProps {
   readonly onShow: (result: ShotResult | undefined) => void;

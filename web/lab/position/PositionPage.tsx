@@ -1,7 +1,7 @@
-import { Button, Group, SegmentedControl, Stack, Text } from '@mantine/core';
-import { useDebouncedValue } from '@mantine/hooks';
+import { Stack, Text } from '@mantine/core';
+import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useCallback, useDeferredValue, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot, ShotResult, Strike } from '../../../core/motion/shot.ts';
@@ -12,35 +12,29 @@ import type { ClubTable } from '../../../core/records/tableCard.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { playersQuery, tablesQuery } from '../../api/queries.ts';
 import { Loading } from '../../app/Loading.tsx';
-import { UndoRedo } from '../../app/UndoRedo.tsx';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { sumUp, type SpokenStroke } from '../../words/strokeWords.ts';
 import { useWords } from '../../words/useWords.ts';
-import { quickPlanner } from '../../workers/planner.ts';
-import type { NoPicture, PlannedStroke, ShotPicture } from '../../workers/plannerProtocol.ts';
+import type { PlannedStroke } from '../../workers/plannerProtocol.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
 import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../labShot.ts';
-import { labReducer, startLab, withStrike } from '../labState.ts';
+import { labReducer, startLab, withStrike, type ChosenTable } from '../labState.ts';
 import { firstPosition } from '../labStart.ts';
 import { StrokeCaution } from '../StrokeCaution.tsx';
 import { StrokePanel } from '../StrokePanel.tsx';
-import { useLatest } from '../useLatest.ts';
 import { BackwardPanel, useBackward } from './BackwardPanel.tsx';
 import { FactsCard } from './FactsCard.tsx';
 import { MoreAnswers } from './MoreAnswers.tsx';
 import { PositionKey } from './PositionKey.tsx';
 import { likeliestPot, questionOf, settingFrom, settingTo, type PositionSetting } from './positionSetting.ts';
-import { DRAGS, PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
+import { PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
+import { PositionTools } from './PositionTools.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { RouteTable } from './RouteTable.tsx';
 import { useFittedPlayer } from './useFittedPlayer.ts';
+import { STILL_MS, usePictures } from './usePictures.ts';
 import { useRoutes } from './useRoutes.ts';
-
-/** How long a position has to stand before the long answers are asked for, ms. */
-const STILL_MS = 350;
-/** Executions of the cloud while a ball is moved. */
-const ROUGH_CLOUD = 120;
 
 /** Before the shot: what the cue ball will do, and what to ask of it. */
 export function PositionPage() {
@@ -93,30 +87,17 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const level = executionErrorOf(setting.level, shot.table.preset.game);
   const { fitted, pending } = useFittedPlayer(player, shot.table.preset.game, level);
   const room = chosen?.card.room ?? null;
-  const question = questionOf(shot, setting, room, fitted?.error);
-  const stroke: PlannedStroke = {
-    speed: shot.strike.speed,
-    tip: shot.strike.tip,
-    elevation: shot.strike.elevation,
-    pocketSide,
-  };
+  const question = useMemo(
+    () => questionOf(shot, setting, room, fitted?.error),
+    [shot, setting, room, fitted?.error],
+  );
+  const { speed, tip, elevation } = shot.strike;
+  const stroke: PlannedStroke = useMemo(
+    () => ({ speed, tip, elevation, pocketSide }),
+    [speed, tip, elevation, pocketSide],
+  );
   const enough = shot.balls.length > 2;
-  const key = JSON.stringify([question, stroke]);
-  const [settled] = useDebouncedValue(key, STILL_MS);
-  const still = settled === key && enough;
-  const rough = useLatest<ShotPicture | NoPicture>(enough ? key : undefined, async () =>
-    quickPlanner().picture(question, stroke, true),
-  );
-  const exact = useLatest<ShotPicture | NoPicture>(still ? key : undefined, async () =>
-    quickPlanner().picture(question, stroke, false),
-  );
-  const quickCloud = useLatest(enough ? key : undefined, () =>
-    quickPlanner().cloud(question, stroke, ROUGH_CLOUD),
-  );
-  const outlook = useLatest(still ? key : undefined, () => quickPlanner().outlook(question, stroke));
-  const seen = exact.current ? exact.answer : rough.answer;
-  const picture = seen?.kind === 'pots' ? seen : undefined;
-  const cloud = outlook.current ? outlook.answer?.cloud : quickCloud.answer;
+  const { seen, picture, outlook, cloud } = usePictures(question, stroke, enough);
 
   const positionKey = JSON.stringify([question, mode === 'Wanted landing' ? wanted : null]);
   const [settledPosition] = useDebouncedValue(positionKey, STILL_MS);
@@ -124,16 +105,47 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const routes = useRoutes(settledPosition === positionKey && enough ? positionKey : undefined, question, to);
   const backward = useBackward(question);
 
-  function change(next: Shot, sameStep = false) {
+  // What stands beside the table is drawn when there is time, by callbacks that stay the same.
+  const calmShot = useDeferredValue(shot);
+  const calmQuestion = useDeferredValue(question);
+  const calmSeen = useDeferredValue(seen);
+  const change = useCallbackRef((next: Shot, sameStep?: boolean) => {
     setBeside(undefined);
     setShown(undefined);
-    dispatch({ kind: 'change', shot: next, sameStep });
-  }
-
-  function changeStroke(part: Partial<Strike>, sameStep: boolean) {
+    dispatch({ kind: 'change', shot: next, sameStep: sameStep ?? false });
+  });
+  const changeStroke = useCallbackRef((part: Partial<Strike>, sameStep: boolean) => {
     setPocketSide(0);
     change(withStrike(shot, part), sameStep);
-  }
+  });
+  const chooseTable = useCallbackRef((next: ChosenTable) =>
+    dispatch({
+      kind: 'set up',
+      position: { shot: onTable(shot, tableOfCard(next.card, next.conditions)), chosen: next },
+    }),
+  );
+  const select = useCallback((id: string) => dispatch({ kind: 'select', id }), []);
+  const move = useCallbackRef((id: string, place: Point, sameStep?: boolean) =>
+    change(moveBall(shot, id, place), sameStep),
+  );
+  const add = useCallbackRef((id: string) => change(addBall(shot, id)));
+  const remove = useCallbackRef((id: string) => change(removeBall(shot, id)));
+  const undo = useCallback(() => dispatch({ kind: 'undo' }), []);
+  const redo = useCallback(() => dispatch({ kind: 'redo' }), []);
+  const link = useCallbackRef(() => {
+    const now = currentAddress();
+    const next = settingTo(now, settingFrom(now, ids.split(' '), guess));
+    next.set('shot', shotToLink(shot));
+    setParams(next, { replace: true });
+  });
+  const wantPlace = useCallbackRef((place: Point, done: boolean) => {
+    setWanted(place);
+    if (done) backward.ask({ kind: 'place', at: place, room: 0.25 });
+  });
+  const wantLine = useCallbackRef((next: WantedLine, done: boolean) => {
+    setLine(next);
+    if (done) backward.ask({ kind: 'line', ...next, room: 0.12 });
+  });
 
   const take = useCallback(({ strike, pocketSide: side }: Route) => {
     setPocketSide(side);
@@ -141,7 +153,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   }, []);
 
   const ball = shot.balls.find((each) => each.id === selected);
-  function onKey(event: KeyboardEvent) {
+  const onKey = useCallbackRef((event: KeyboardEvent) => {
     const step = ball && arrowStep(event, ball, shot.table.length);
     const route = routes.search?.routes[Number(event.key) - 1];
     if (step !== undefined && ball !== undefined) change(moveBall(shot, ball.id, step));
@@ -153,7 +165,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     } else if (route !== undefined) take(route);
     else return;
     event.preventDefault();
-  }
+  });
 
   const found = routes.search?.routes ?? [];
   const compared = beside === undefined ? undefined : found[beside];
@@ -177,46 +189,16 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   return (
     <div className="lab">
       <Stack gap={8}>
-        <LabHead
-          tables={tables}
-          table={shot.table}
-          chosen={chosen}
-          onChoose={(next) =>
-            dispatch({
-              kind: 'set up',
-              position: { shot: onTable(shot, tableOfCard(next.card, next.conditions)), chosen: next },
-            })
-          }
+        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
+        <PositionTools
+          mode={mode}
+          onMode={setMode}
+          past={state.past}
+          future={state.future}
+          onUndo={undo}
+          onRedo={redo}
+          onLink={link}
         />
-        <Group justify="space-between">
-          <SegmentedControl
-            size="xs"
-            aria-label="What a drag does"
-            data={[...DRAGS]}
-            value={mode}
-            onChange={(value) => setMode(DRAGS.find((each) => each === value) ?? 'Move balls')}
-          />
-          <Group gap={6}>
-            <UndoRedo
-              past={state.past}
-              future={state.future}
-              onUndo={() => dispatch({ kind: 'undo' })}
-              onRedo={() => dispatch({ kind: 'redo' })}
-            />
-            <Button
-              size="xs"
-              variant="default"
-              onClick={() => {
-                const now = currentAddress();
-                const next = settingTo(now, settingFrom(now, ids.split(' '), guess));
-                next.set('shot', shotToLink(shot));
-                setParams(next, { replace: true });
-              }}
-            >
-              Link
-            </Button>
-          </Group>
-        </Group>
         <PositionTable
           shot={shot}
           picture={picture}
@@ -230,16 +212,10 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           map={mode === 'Move balls' ? undefined : backward.map}
           mode={mode}
           selected={selected}
-          onSelect={(id) => dispatch({ kind: 'select', id })}
-          onMove={(id, place, sameStep) => change(moveBall(shot, id, place), sameStep)}
-          onWanted={(place, done) => {
-            setWanted(place);
-            if (done) backward.ask({ kind: 'place', at: place, room: 0.25 });
-          }}
-          onLine={(next, done) => {
-            setLine(next);
-            if (done) backward.ask({ kind: 'line', ...next, room: 0.12 });
-          }}
+          onSelect={select}
+          onMove={move}
+          onWanted={wantPlace}
+          onLine={wantLine}
           onKey={onKey}
         />
         {mode === 'Move balls' ? (
@@ -266,7 +242,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           onTake={take}
           onCompare={setBeside}
         />
-        <MoreAnswers question={question} stroke={stroke} shot={shot} onShow={setShown} />
+        <MoreAnswers question={calmQuestion} stroke={stroke} shot={calmShot} onShow={setShown} />
       </Stack>
       <div className="lab-side">
         <QuestionCard
@@ -286,18 +262,15 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               : `Fitted from ${fitted.shots} shots: line ±${fitted.error.directionDeg.toFixed(2)}°, pace ±${(100 * fitted.error.speed).toFixed(0)} %, tip ±${fitted.error.tip.toFixed(2)} R.`}
           </Text>
         )}
-        <FactsCard picture={seen} outlook={outlook.current ? outlook.answer : undefined} />
-        <StrokePanel
-          strike={{ speed: stroke.speed, tip: stroke.tip, elevation: stroke.elevation }}
-          onChange={changeStroke}
-        />
+        <FactsCard picture={calmSeen} outlook={outlook} />
+        <StrokePanel strike={stroke} onChange={changeStroke} />
         <BallPanel
-          shot={shot}
+          shot={calmShot}
           selected={selected}
-          onSelect={(id) => dispatch({ kind: 'select', id })}
-          onMove={(id, place) => change(moveBall(shot, id, place))}
-          onAdd={(id) => change(addBall(shot, id))}
-          onRemove={(id) => change(removeBall(shot, id))}
+          onSelect={select}
+          onMove={move}
+          onAdd={add}
+          onRemove={remove}
         />
       </div>
     </div>

@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { memo, useRef, type KeyboardEvent } from 'react';
 import { distance, type Point } from '../../../core/math/point.ts';
 import type { BallPath, Shot, ShotResult } from '../../../core/motion/shot.ts';
 import type { Assessment } from '../../../core/planning/aftermath.ts';
@@ -53,7 +53,7 @@ const BANDS = [
 ];
 
 /** The position with all that is known of the stroke drawn onto it. */
-export function PositionTable(props: PositionTableProps) {
+export const PositionTable = memo(function PositionTable(props: PositionTableProps) {
   const { shot, picture, cloud, confidence, compared, wanted, line, map, mode, selected } = props;
   const dragged = useRef<string>(undefined);
   const start = useRef<Point>(undefined);
@@ -127,4 +127,4 @@ export function PositionTable(props: PositionTableProps) {
       {line !== undefined && <AimMark from={line.from} to={line.to} />}
     </TableDrawing>
   );
-}
+});
