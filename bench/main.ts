@@ -1,6 +1,7 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
+import { drag } from './drag.ts';
 import { playerPage } from './playerPage.ts';
 import { print, type Figure } from './report.ts';
 import { attempts, firstPage } from './server.ts';
@@ -19,6 +20,7 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'plan.drill': planDrill,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,
+  'web.drag': drag,
   'server.attempt': attempts,
   'server.player.page': playerPage,
 };

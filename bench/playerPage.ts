@@ -1,13 +1,5 @@
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import getPort from 'get-port';
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
-import { ensureBuilt } from '../scripts/lib/build.ts';
-import { startDatabase } from '../scripts/lib/database.ts';
-import { ensureInstalled, MARIADB } from '../scripts/lib/debian.ts';
-import { startServer, stopServer } from '../scripts/lib/server.ts';
-import { DEMO_SIGN_INS } from '../server/demo/people.ts';
+import { coachCookie, withDemoServer } from './demoServer.ts';
 import { quantile, type Figure } from './report.ts';
 
 const SHOTS = 500_000;
@@ -64,16 +56,8 @@ async function multiply(db: Connection): Promise<void> {
 
 /** A player's page over a year with half a million shots in the database: the 95th percentile over many players. */
 export async function playerPage(): Promise<readonly Figure[]> {
-  await ensureInstalled(MARIADB);
-  await ensureBuilt();
-  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-bench-'));
-  chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
-  const port = String(await getPort({ host: '127.0.0.1' }));
-  const settings = { DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1', JOLLY_BENCHMARKS: '0' };
-  const server = await startServer(settings);
-  try {
-    const db = await createConnection(database.url);
+  return withDemoServer({ JOLLY_BENCHMARKS: '0' }, async ({ url, databaseUrl }) => {
+    const db = await createConnection(databaseUrl);
     await multiply(db);
     const shots = await count(db, 'SELECT COUNT(*) n FROM attempts');
     const [players] = await db.query<(RowDataPacket & { id: string; n: number })[]>(
@@ -81,14 +65,7 @@ export async function playerPage(): Promise<readonly Figure[]> {
        GROUP BY player_id ORDER BY n DESC LIMIT ${String(ASKED)}`,
     );
     await db.end();
-    const url = `http://127.0.0.1:${port}`;
-    const coach = DEMO_SIGN_INS[0];
-    const entry = await fetch(`${url}/api/sign-in`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: url },
-      body: JSON.stringify({ email: coach?.email, password: coach?.password }),
-    });
-    const cookie = (entry.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+    const cookie = await coachCookie(url);
     const times: number[] = [];
     for (const { id } of players) {
       const start = performance.now();
@@ -104,9 +81,5 @@ export async function playerPage(): Promise<readonly Figure[]> {
       { name: 'server.player.page.shots', value: shots, unit: 'shots in the database' },
       { name: 'server.player.page.rounds', value: quantile(rounds, 0.5), unit: 'rounds a page (median)' },
     ];
-  } finally {
-    await stopServer(server);
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }

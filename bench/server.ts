@@ -1,17 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { chmodSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
+import { readFileSync, statSync } from 'node:fs';
 import { setTimeout } from 'node:timers/promises';
-import getPort from 'get-port';
 import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
 import { playersSchema } from '../core/records/club.ts';
 import { clubTablesSchema } from '../core/records/tableCard.ts';
 import { ensureBuilt } from '../scripts/lib/build.ts';
-import { startDatabase } from '../scripts/lib/database.ts';
-import { ensureInstalled, MARIADB } from '../scripts/lib/debian.ts';
-import { startServer, stopServer } from '../scripts/lib/server.ts';
-import { DEMO_SIGN_INS } from '../server/demo/people.ts';
+import { coachCookie, withDemoServer } from './demoServer.ts';
 import { quantile, type Figure } from './report.ts';
 
 const CLIENTS = 20;
@@ -38,13 +32,7 @@ interface Load {
 /** Times the recording of attempts, each client scoring its own rounds. @param pauseMs from one shot to the next */
 async function timeAttempts(url: string, clients: number, pauseMs: number): Promise<Load> {
   const headers = { 'content-type': 'application/json', origin: url };
-  const coach = DEMO_SIGN_INS[0];
-  const entry = await fetch(`${url}/api/sign-in`, {
-    method: 'POST',
-    headers,
-    body: JSON.stringify({ email: coach?.email, password: coach?.password }),
-  });
-  const cookie = (entry.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  const cookie = await coachCookie(url);
   const ask = async (method: string, place: string, body?: unknown) =>
     checked(
       await fetch(`${url}/api${place}`, {
@@ -103,15 +91,7 @@ async function timeAttempts(url: string, clients: number, pauseMs: number): Prom
  * percentile at a steady pace, and how many a second go through when nobody of twenty pauses.
  */
 export async function attempts(): Promise<readonly Figure[]> {
-  await ensureInstalled(MARIADB);
-  await ensureBuilt();
-  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-bench-'));
-  chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
-  const port = String(await getPort({ host: '127.0.0.1' }));
-  const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1' });
-  try {
-    const url = `http://127.0.0.1:${port}`;
+  return withDemoServer({}, async ({ url }) => {
     const paced = await timeAttempts(url, CLIENTS, PAUSE_MS);
     const many = await timeAttempts(url, MANY_CLIENTS, MANY_PAUSE_MS);
     const flat = await timeAttempts(url, CLIENTS, 0);
@@ -125,11 +105,7 @@ export async function attempts(): Promise<readonly Figure[]> {
       },
       { name: 'server.attempt.most', value: flat.rate, unit: 'attempts/s' },
     ];
-  } finally {
-    await stopServer(server);
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 /** Compressed JavaScript that the first page loads, as gzip sends it. */
