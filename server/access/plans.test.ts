@@ -1,0 +1,125 @@
+import { randomUUID } from 'node:crypto';
+import { describeAccess, type AccessWorld } from '../testing/access.ts';
+import { send } from '../testing/club.ts';
+
+function newLesson(w: AccessWorld) {
+  return {
+    document: {
+      title: 'Tuesday',
+      day: '2026-11-24',
+      tableId: w.club.poolTable,
+      playerIds: [w.club.playerId],
+      turns: 'after each round',
+      blocks: [],
+      startedAt: null,
+      endedAt: null,
+      summary: '',
+    },
+    basedOn: null,
+  };
+}
+
+function newProgramme(w: AccessWorld) {
+  return {
+    document: {
+      title: 'Winter',
+      playerId: w.club.playerId,
+      startDay: '2026-11-23',
+      weeks: 1,
+      matchDays: [],
+      items: [
+        {
+          id: w.item,
+          day: '2026-11-24',
+          drill: 'harbour-turn',
+          stage: 1,
+          minutes: 20,
+          kind: 'homework',
+          note: '',
+        },
+      ],
+    },
+    basedOn: null,
+  };
+}
+
+function newReport(w: AccessWorld) {
+  return {
+    document: {
+      playerId: w.club.playerId,
+      from: '2026-10-01',
+      to: '2026-11-24',
+      words: '<p>Well done.</p>',
+      goals: ['Hold the line'],
+    },
+    basedOn: null,
+  };
+}
+
+describeAccess(
+  'plans',
+  {
+    'GET /api/programmes': { expected: [401, 200, 200, 200] },
+    'GET /api/programmes/:id': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}`,
+    },
+    'PUT /api/programmes/:id': {
+      expected: [401, 403, 404, 201],
+      path: () => `/api/programmes/${randomUUID()}`,
+      body: newProgramme,
+    },
+    'PUT /api/programmes/:id/archived': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}/archived`,
+      body: () => ({ archived: false }),
+    },
+    'POST /api/programmes/:id/copies': {
+      expected: [401, 403, 404, 201],
+      path: (w) => `/api/programmes/${w.programme}/copies`,
+      body: (w) => ({ copies: [{ id: randomUUID(), playerId: w.club.playerId }] }),
+    },
+    'PUT /api/programmes/:id/items/:item/done': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}/items/${w.item}/done`,
+      body: () => ({ done: true }),
+    },
+    'GET /api/programmes/:id/calendar.ics': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}/calendar.ics`,
+    },
+    'GET /api/reports': { expected: [401, 200, 200, 200] },
+    'GET /api/reports/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/reports/${w.report}` },
+    'PUT /api/reports/:id': {
+      expected: [401, 403, 404, 201],
+      path: () => `/api/reports/${randomUUID()}`,
+      body: newReport,
+    },
+    'PUT /api/reports/:id/archived': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/reports/${w.report}/archived`,
+      body: () => ({ archived: false }),
+    },
+    'GET /api/lessons': { expected: [401, 200, 200, 200] },
+    'GET /api/lessons/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/lessons/${w.lesson}` },
+    'PUT /api/lessons/:id': {
+      expected: [401, 404, 404, 201],
+      path: () => `/api/lessons/${randomUUID()}`,
+      body: newLesson,
+    },
+    'PUT /api/lessons/:id/archived': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/lessons/${w.lesson}/archived`,
+      body: () => ({ archived: true }),
+    },
+  },
+  async (w) => {
+    for (const [path, body] of [
+      [`programmes/${w.programme}`, newProgramme(w)],
+      [`reports/${w.report}`, newReport(w)],
+      [`lessons/${w.lesson}`, newLesson(w)],
+    ] as const) {
+      await send(w.test.app, 'PUT', `/api/${path}`, { cookie: w.club.coach, body });
+    }
+  },
+);

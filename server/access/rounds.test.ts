@@ -1,0 +1,98 @@
+import { randomUUID } from 'node:crypto';
+import { expect, it } from 'vitest';
+import { BLANK_SHOT, logOf } from '../../core/records/attempt.ts';
+import { describeAccess, type AccessWorld } from '../testing/access.ts';
+import { send } from '../testing/club.ts';
+
+const MISSED = logOf({ shots: [BLANK_SHOT] });
+const ATTEMPT = { ordinal: 1, log: MISSED, playedAt: '2026-11-24T12:00:00Z' };
+
+function newRound(w: AccessWorld) {
+  return {
+    playerId: w.club.playerId,
+    tableId: w.club.poolTable,
+    tableRevision: 1,
+    conditionsId: null,
+    drill: 'harbour-turn',
+    revision: 1,
+    stage: 1,
+    ladderStart: 0,
+    seed: 1,
+    lesson: null,
+    startedAt: '2026-11-24T12:00:00Z',
+  };
+}
+
+const world = describeAccess(
+  'rounds',
+  {
+    'PUT /api/rounds/:id': {
+      expected: [401, 404, 404, 200],
+      path: () => `/api/rounds/${randomUUID()}`,
+      body: newRound,
+    },
+    'GET /api/rounds/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/rounds/${w.round}` },
+    'PUT /api/rounds/:id/attempts/:attempt': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
+      body: () => ATTEMPT,
+    },
+    'PUT /api/rounds/:id/under-way': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/under-way`,
+      body: () => ({ log: null, at: '2026-11-24T12:00:00Z' }),
+    },
+    'PUT /api/rounds/:id/advice': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/advice`,
+      body: () => ({ proposal: 'once more', stage: 1, accepted: false, at: '2026-11-24T12:00:00Z' }),
+    },
+    'PUT /api/rounds/:id/attempts/:attempt/notes': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/notes`,
+      body: () => ({ log: MISSED }),
+    },
+    'POST /api/rounds/:id/attempts/:attempt/changes': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/changes`,
+      body: () => ({ log: MISSED, reason: 'a slip', changedAt: '2026-11-24T12:00:00Z' }),
+    },
+    'POST /api/rounds/:id/attempts/:attempt/settle': {
+      // Nothing is contested here: the coach gets as far as being told so.
+      expected: [401, 403, 404, 409],
+      path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}/settle`,
+      body: () => ({ keep: 'stored' }),
+    },
+    'DELETE /api/rounds/:id/attempts/:attempt': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
+    },
+    'POST /api/rounds/:id/end': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/end`,
+      body: () => ({ endedAt: '2026-11-24T12:10:00Z', early: true }),
+    },
+  },
+  async (w) => {
+    await send(w.test.app, 'PUT', `/api/rounds/${w.round}`, { cookie: w.club.player, body: newRound(w) });
+    await send(w.test.app, 'PUT', `/api/rounds/${w.round}/attempts/${w.attempt}`, {
+      cookie: w.club.player,
+      body: ATTEMPT,
+    });
+  },
+);
+
+it('does not let a player score for another, or on another club’s table', async () => {
+  const url = `/api/rounds/${randomUUID()}`;
+  const forOther = await send(world().test.app, 'PUT', url, {
+    cookie: world().club.other,
+    body: newRound(world()),
+  });
+  expect(forOther.status).toBe(404);
+  const elsewhere = await send(world().test.app, 'PUT', url, {
+    cookie: world().club.player,
+    body: { ...newRound(world()), tableId: world().stranger.poolTable },
+  });
+  expect(elsewhere.status).toBe(404);
+  expect(await elsewhere.json()).toMatchObject({ error: { field: 'tableId' } });
+});
