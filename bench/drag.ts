@@ -1,7 +1,7 @@
 import { setTimeout } from 'node:timers/promises';
 import { openBrowser } from '../e2e/lib/browser.ts';
 import { CHROMIUM, ensureInstalled } from '../scripts/lib/debian.ts';
-import { withDemoServer } from './demoServer.ts';
+import { withDemoServer } from '../scripts/lib/demoServer.ts';
 import { quantile, type Figure } from './report.ts';
 
 const MOVES = 150;

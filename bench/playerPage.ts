@@ -1,5 +1,6 @@
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
-import { coachCookie, withDemoServer } from './demoServer.ts';
+import { withDemoServer } from '../scripts/lib/demoServer.ts';
+import { coachCookie } from './coachCookie.ts';
 import { quantile, type Figure } from './report.ts';
 
 const SHOTS = 500_000;

@@ -5,7 +5,8 @@ import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
 import { playersSchema } from '../core/records/club.ts';
 import { clubTablesSchema } from '../core/records/tableCard.ts';
 import { ensureBuilt } from '../scripts/lib/build.ts';
-import { coachCookie, withDemoServer } from './demoServer.ts';
+import { withDemoServer } from '../scripts/lib/demoServer.ts';
+import { coachCookie } from './coachCookie.ts';
 import { quantile, type Figure } from './report.ts';
 
 const CLIENTS = 20;

@@ -1,15 +1,11 @@
-import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
-import getPort from 'get-port';
 import type { Page } from 'playwright-core';
 import { pixelOf, plannedLanding, signIn, startRound } from '../e2e/lib/actions.ts';
 import { openBrowser } from '../e2e/lib/browser.ts';
-import { ensureBuilt } from './lib/build.ts';
-import { startDatabase } from './lib/database.ts';
-import { CHROMIUM, ensureInstalled, MARIADB } from './lib/debian.ts';
+import { CHROMIUM, ensureInstalled } from './lib/debian.ts';
+import { withDemoServer } from './lib/demoServer.ts';
 import { leaveWith, say, step } from './lib/report.ts';
-import { startServer, stopServer } from './lib/server.ts';
 
 /** Pictures of the main views from a freshly made demo club, for the README. Words name those to be made again. */
 const FOLDER = path.join('docs', 'screenshots');
@@ -143,20 +139,8 @@ const VIEWS: Readonly<Record<string, View>> = {
   },
 };
 
-try {
-  await ensureInstalled(MARIADB);
-  await ensureInstalled(CHROMIUM);
-  await ensureBuilt();
-  mkdirSync(FOLDER, { recursive: true });
-  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-pictures-'));
-  // The database's own account must get in.
-  chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
-  const port = String(await getPort({ host: '127.0.0.1' }));
-  const server = await step('Making the demo club', () =>
-    startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1' }),
-  );
-  const browser = await openBrowser({ baseURL: `http://127.0.0.1:${port}` });
+async function takePictures(url: string): Promise<void> {
+  const browser = await openBrowser({ baseURL: url });
   try {
     const page = await browser.context.newPage();
     await signIn(page);
@@ -170,10 +154,15 @@ try {
     }
   } finally {
     await browser.close();
-    await stopServer(server);
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
   }
+}
+
+try {
+  await ensureInstalled(CHROMIUM);
+  mkdirSync(FOLDER, { recursive: true });
+  await step('Making the demo club and its pictures', () =>
+    withDemoServer({}, ({ url }) => takePictures(url)),
+  );
   process.exit(0);
 } catch (error) {
   leaveWith(error);

@@ -67,7 +67,8 @@ function playedOn(
 /**
  * Whether an attempt was written down fully enough for a ledger of at least one shot: the cue ball's place is known
  * before its first, and after it unless that ended the attempt.
- * @param objects, cue and shots as for the ledger
+ * @param objects the object balls as the attempt began; @param cue where the cue ball lay, metres, undefined where nobody
+ * marked it; @param shots as they were logged
  * @throws RangeError for a drill that asks for no clearance
  */
 export function carriesLedger(

@@ -53,7 +53,10 @@ export function Shell() {
   );
 }
 
-/** A room that is entered by a link is seen from its top; going back leaves the place to the browser. */
+/**
+ * A room that is entered by a link is seen from its top; going back leaves the place to the browser. The router's own
+ * way would jump at each filter that is kept in the address, too.
+ */
 function useTopOfPage(): void {
   const { pathname } = useLocation();
   const way = useNavigationType();

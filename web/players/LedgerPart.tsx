@@ -1,16 +1,16 @@
 import { Button, Group, Select, Table, Text, Title } from '@mantine/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { StoredAttempt } from '../../core/records/club.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
-import { layoutOfAttempt } from '../../core/scoring/layoutOfAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { carriesLedger, LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import { LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
 import { playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
 import { dayAndClock } from '../app/dates.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { ledgerOfAttempt } from '../workers/solver.ts';
+import { ledgerAttempts, type LedgerAttempt } from './ledgerAttempts.ts';
 import { costOf, costWords } from './ledgerWords.ts';
 
 interface LedgerPartProps {
@@ -23,7 +23,6 @@ interface LedgerPartProps {
 
 /** The level whose chances are taken for a player without a rating in run-outs. */
 const ASSUMED = 50;
-const MOST_ATTEMPTS = 20;
 
 /** What each shot of a clearance cost in chance of clearing; for attempts that were written down shot by shot. */
 export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) {
@@ -35,20 +34,12 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
   const [chosen, setChosen] = useState<string | null>(null);
   const [soFar, setSoFar] = useState<readonly LedgerEntry[]>([]);
   const rating = ratings.find(({ skill }) => skill === 'run-out')?.rating;
-  const written = (rounds.data ?? [])
-    .flatMap((round) => round.attempts.map((attempt) => ({ round, attempt })))
-    .filter(({ attempt }) => attempt.log.detail === 'full' && attempt.log.shots.length > 0);
-  const attempts = written
-    .map(({ round, attempt }) => ({
-      round,
-      attempt,
-      layout: layoutOfAttempt(drill, TABLE_PRESETS[table.preset], attempt.log, round.seed),
-    }))
-    .filter(({ attempt, layout }) => carriesLedger(drill, layout.balls, layout.cue, attempt.log.shots))
-    .reverse()
-    .slice(0, MOST_ATTEMPTS);
+  const { written, carrying } = useMemo(
+    () => ledgerAttempts(rounds.data ?? [], drill, TABLE_PRESETS[table.preset]),
+    [rounds.data, drill, table.preset],
+  );
   const working = useMutation({
-    mutationFn: async ({ attempt, layout }: (typeof attempts)[number]) => {
+    mutationFn: async ({ attempt, layout }: LedgerAttempt) => {
       if (state.data === undefined) return [];
       return ledgerOfAttempt(
         {
@@ -64,8 +55,8 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
     },
     networkMode: 'always',
   });
-  if (written.length === 0) return null;
-  const asked = attempts.find(({ attempt }) => attempt.id === chosen) ?? attempts[0];
+  if (!written) return null;
+  const asked = carrying.find(({ attempt }) => attempt.id === chosen) ?? carrying[0];
   return (
     <section className="card" aria-labelledby="ledger-title">
       <Group justify="space-between" align="end">
@@ -84,9 +75,9 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
               aria-label="Attempt"
               w={300}
               allowDeselect={false}
-              data={attempts.map(({ round, attempt }) => ({
+              data={carrying.map(({ startedAt, attempt }) => ({
                 value: attempt.id,
-                label: `${dayAndClock(round.startedAt)}, attempt ${attempt.ordinal}, ${lengthWords(attempt)}`,
+                label: `${dayAndClock(startedAt)}, attempt ${attempt.ordinal}, ${lengthWords(attempt)}`,
               }))}
               value={asked.attempt.id}
               onChange={(id) => {

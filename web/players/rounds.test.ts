@@ -2,32 +2,11 @@ import { expect, it } from 'vitest';
 import { medianResult, resultText } from '../../core/counting/result.ts';
 import { logOf } from '../../core/records/attempt.ts';
 import type { Round } from '../../core/records/club.ts';
+import { round } from '../testing/round.ts';
 import { comparableRounds, otherVariants, roundsOnUnlikeTables } from './rounds.ts';
 
 function table(id: string, fingerprint: string): Round['table'] {
   return { id, name: id, preset: 'pool-9ft', revision: 1, conditionsId: null, fingerprint };
-}
-
-function round(change: Partial<Round>): Round {
-  return {
-    id: 'r',
-    player: { id: 'p', name: 'P', hand: 'right' },
-    table: table('t', 'as it ships'),
-    drill: 'harbour-turn',
-    ownDrill: false,
-    revision: 1,
-    stage: 1,
-    ladderStart: 0,
-    seed: 1,
-    lesson: null,
-    startedAt: '2026-11-01T18:00:00Z',
-    endedAt: '2026-11-01T18:20:00Z',
-    early: false,
-    attempts: [],
-    result: { value: 3, unit: 'points', better: 'high', maximum: 6, complete: true, censored: false },
-    advice: null,
-    ...change,
-  };
 }
 
 it('rounds of another revision, stage, table or evening, and rounds cut short, are not compared', () => {

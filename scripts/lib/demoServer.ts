@@ -1,0 +1,38 @@
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import getPort from 'get-port';
+import { ensureBuilt } from './build.ts';
+import { startDatabase } from './database.ts';
+import { ensureInstalled, MARIADB } from './debian.ts';
+import { startServer, stopServer } from './server.ts';
+
+interface DemoServer {
+  readonly url: string;
+  readonly databaseUrl: string;
+}
+
+/**
+ * The built server with the demo club, on loopback, a MariaDB of its own behind it; after the work all of it is gone.
+ * @param env settings beside those, as the README lists them
+ */
+export async function withDemoServer<T>(
+  env: Record<string, string>,
+  work: (server: DemoServer) => Promise<T>,
+): Promise<T> {
+  await ensureInstalled(MARIADB);
+  await ensureBuilt();
+  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-demo-'));
+  // The database's own account must get in.
+  chmodSync(folder, 0o755);
+  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const port = String(await getPort({ host: '127.0.0.1' }));
+  const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1', ...env });
+  try {
+    return await work({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url });
+  } finally {
+    await stopServer(server);
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}

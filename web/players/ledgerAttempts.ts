@@ -1,0 +1,44 @@
+import type { Drill } from '../../core/records/drill.ts';
+import type { Round, StoredAttempt } from '../../core/records/club.ts';
+import { layoutOfAttempt, type AttemptLayout } from '../../core/scoring/layoutOfAttempt.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
+import { carriesLedger } from '../../core/virtual/ledger.ts';
+
+/** An attempt of which a ledger can be worked out, and where its balls lay. */
+export interface LedgerAttempt {
+  readonly startedAt: string;
+  readonly attempt: StoredAttempt;
+  readonly layout: AttemptLayout;
+}
+
+interface LedgerAttempts {
+  /** Whether any attempt was written down shot by shot. */
+  readonly written: boolean;
+  /** Those that carry a ledger, the latest first. */
+  readonly carrying: readonly LedgerAttempt[];
+}
+
+/** So many are offered. */
+const MOST_ATTEMPTS = 20;
+
+/** Looks through rounds of one kind from the latest on, until there are attempts enough for the ledger. */
+export function ledgerAttempts(
+  rounds: readonly Pick<Round, 'startedAt' | 'seed' | 'attempts'>[],
+  drill: Drill,
+  preset: TablePreset,
+): LedgerAttempts {
+  const carrying: LedgerAttempt[] = [];
+  let written = false;
+  for (const { startedAt, seed, attempts } of rounds.toReversed()) {
+    for (const attempt of attempts.toReversed()) {
+      const { detail, shots } = attempt.log;
+      if (detail !== 'full' || shots.length === 0) continue;
+      written = true;
+      const layout = layoutOfAttempt(drill, preset, attempt.log, seed);
+      if (carriesLedger(drill, layout.balls, layout.cue, shots))
+        carrying.push({ startedAt, attempt, layout });
+      if (carrying.length === MOST_ATTEMPTS) return { written, carrying };
+    }
+  }
+  return { written, carrying };
+}
