@@ -55,11 +55,13 @@ export async function drag(): Promise<readonly Figure[]> {
       await page.mouse.move(x, y);
       await page.mouse.down();
       const notes = await page.evaluateHandle(watch);
+      const moves: Promise<void>[] = [];
       for (let k = 1; k <= MOVES; k++) {
-        // Not waited for: a hand does not wait for the page either.
-        void page.mouse.move(x + 0.7 * k, y + 30 * Math.sin(k / 9));
+        // Not waited for before the next: a hand does not wait for the page either.
+        moves.push(page.mouse.move(x + 0.7 * k, y + 30 * Math.sin(k / 9)));
         await setTimeout(MOVE_MS);
       }
+      await Promise.all(moves);
       const { frames, tasks } = await page.evaluate((take) => take(), notes);
       await page.mouse.up();
       return [
