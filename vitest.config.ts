@@ -24,6 +24,7 @@ export default defineConfig({
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
+          expect: { poll: { timeout: 10_000 } },
         },
       },
       {
@@ -46,6 +47,8 @@ export default defineConfig({
           fileParallelism: false,
           testTimeout: 90_000,
           hookTimeout: 120_000,
+          // As long as the browser waits for anything else.
+          expect: { poll: { timeout: 20_000 } },
         },
       },
     ],

@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { describe, expect, inject, it } from 'vitest';
 import { callsSchema } from '../core/records/call.ts';
 import { playersSchema } from '../core/records/club.ts';
-import { pixelOf, reads, signIn } from './lib/actions.ts';
+import { choose, pixelOf, reads, signIn } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -16,10 +16,7 @@ const open = (kind: string, level: string) =>
 const press = (name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 
-async function callBy(name: string) {
-  await page.getByRole('combobox', { name: 'Who calls' }).click();
-  await page.getByRole('option', { name }).click();
-}
+const callBy = (name: string) => choose(page, 'Who calls', name);
 
 describe('a call', () => {
   it('is committed before the reveal, a coach’s answer locked beside it, and both are scored and kept', async () => {

@@ -4,7 +4,7 @@ import type { Point } from '../core/math/point.ts';
 import { describe, expect, inject, it } from 'vitest';
 import { readDrillFile, writeDrillFile } from '../core/formats/drillFile.ts';
 import type { Drill } from '../core/records/drill.ts';
-import { dragOnTable, pixelOf, reads, storedAttempts } from './lib/actions.ts';
+import { choose, dragOnTable, pixelOf, reads, storedAttempts } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -41,8 +41,7 @@ describe('targets', () => {
   it('are drawn on the cloth, earn what they are given, and are taken away', async () => {
     await page.goto('/drills/new');
     await tab('Task');
-    await page.getByRole('combobox', { name: 'The player is to' }).click();
-    await page.getByRole('option', { name: 'Pot and land in targets' }).click();
+    await choose(page, 'The player is to', 'Pot and land in targets');
     const missing = page.getByRole('status', { name: 'What is missing' });
     await missing.getByText('Targets are missing: draw where the cue ball should stop').waitFor();
     await tab('Balls');
@@ -247,8 +246,7 @@ describe('a drill from nothing', () => {
 
   it('with rounds gets a new revision; the rounds keep theirs, and comparisons say so', async () => {
     await page.goto('/lesson/round?drill=slack-water');
-    await page.getByRole('combobox', { name: 'Player' }).click();
-    await page.getByRole('option', { name: 'Wren Sallow' }).click();
+    await choose(page, 'Player', 'Wren Sallow');
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.getByRole('button', { name: /^Missed/ }).waitFor();
     for (let shot = 1; shot <= 10; shot++) await page.keyboard.press('x');
@@ -263,8 +261,7 @@ describe('a drill from nothing', () => {
     await page.getByText('whatever it takes').waitFor();
     await page.goto('/players');
     await page.getByRole('link', { name: /Wren Sallow/ }).click();
-    await page.getByRole('combobox', { name: 'Rounds of' }).click();
-    await page.getByRole('option', { name: /Slack water/ }).click();
+    await choose(page, 'Rounds of', /Slack water/);
     await page.getByText('Played by revision 1. The drill has been changed since').waitFor();
   });
 

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
-import { reads } from './lib/actions.ts';
+import { choose, reads } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -13,8 +13,7 @@ describe('the drills', () => {
     await page.goto('/drills');
     await page.getByText('Order', { exact: true }).click();
     await reads(page.getByTestId('count'), '14 drills');
-    await page.getByRole('combobox', { name: 'Kind of table' }).click();
-    await page.getByRole('option', { name: '12-ft snooker' }).click();
+    await choose(page, 'Kind of table', '12-ft snooker');
     await reads(page.getByTestId('count'), '4 drills');
     await page.getByLabel('Search the drills').fill('lives');
     await reads(page.getByTestId('count'), '1 drill');
@@ -57,8 +56,7 @@ describe('the drills', () => {
 
   it('are chosen by how many balls must be set, and shown at their first stages', async () => {
     await page.goto('/drills');
-    await page.getByRole('combobox', { name: 'Balls to set' }).click();
-    await page.getByRole('option', { name: 'up to 5 balls' }).click();
+    await choose(page, 'Balls to set', 'up to 5 balls');
     await page.getByLabel('Search the drills').fill('harbour turn');
     await page.getByRole('radiogroup', { name: 'Which stages' }).getByText('first stages').click();
     await page.locator('a[href="/drills/harbour-turn?stage=1"]').click();
@@ -68,8 +66,7 @@ describe('the drills', () => {
 
   it('are chosen for a player by what is due', async () => {
     await page.goto('/drills');
-    await page.getByRole('combobox', { name: 'For whom' }).click();
-    await page.getByRole('option', { name: 'Wren Sallow' }).click();
+    await choose(page, 'For whom', 'Wren Sallow');
     await page.getByText('Last', { exact: false }).first().waitFor();
     await page.getByText('Suits them', { exact: true }).click();
     const count = async () => Number(/\d+/.exec(await page.getByTestId('count').innerText())?.[0]);

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { expect, it } from 'vitest';
 import { lessonWithRoundsSchema } from '../core/records/lesson.ts';
-import { pixelOf, plannedLanding, points, reads, signIn } from './lib/actions.ts';
+import { choose, pixelOf, plannedLanding, points, reads, signIn } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 import { inject } from 'vitest';
@@ -19,21 +19,16 @@ async function stored() {
   return lessonWithRoundsSchema.validate(await response.json());
 }
 
-async function choose(label: string, ...options: readonly string[]): Promise<void> {
-  await page.getByRole('combobox', { name: label }).click();
-  for (const option of options) await page.getByRole('option', { name: option }).first().click();
-  await page.keyboard.press('Escape');
-}
-
 async function addBlock(drill: string): Promise<void> {
-  await choose('Drill', drill);
+  await choose(page, 'Drill', drill);
   await page.getByRole('button', { name: 'Add the block' }).click();
 }
 
 it('a group’s evening: set up from nothing, played in turns, noted, ended, and the next one planned like it', async () => {
   await page.goto('/lesson');
   await page.getByLabel('Title').fill('Two at one table');
-  await choose('Students', 'Wren Sallow', 'Corin Ash');
+  await choose(page, 'Students', 'Wren Sallow', 'Corin Ash');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
   await addBlock('Harbour turn');
@@ -83,8 +78,9 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
 
   // The next evening begins from this one's blocks, with nothing begun or noted.
   await page.goto('/lesson');
-  await choose('Students', 'Pim Thorncot');
-  await choose('Plan', 'as Two at one table');
+  await choose(page, 'Students', 'Pim Thorncot');
+  await page.keyboard.press('Escape');
+  await choose(page, 'Plan', 'as Two at one table');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByRole('button', { name: 'Begin the block' }).waitFor();
   expect((await stored()).lesson.document.blocks).toMatchObject([
@@ -95,7 +91,8 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
 
 it('keeps notes that are written without network, and sends them when it is back', async () => {
   await page.goto('/lesson');
-  await choose('Students', 'Pim Thorncot');
+  await choose(page, 'Students', 'Pim Thorncot');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
   await addBlock('Frozen pair');
@@ -117,8 +114,7 @@ it('a student practises alone, without a coach', async () => {
     await student.goto('/lesson');
     await student.getByRole('heading', { name: 'Practise alone' }).waitFor();
     await student.getByRole('button', { name: 'Set the practice up' }).click();
-    await student.getByRole('combobox', { name: 'Drill' }).click();
-    await student.getByRole('option', { name: 'Frozen pair' }).click();
+    await choose(student, 'Drill', 'Frozen pair');
     await student.getByRole('button', { name: 'Add the block' }).click();
     await student.getByRole('link', { name: 'Play', exact: true }).click();
     await student.getByRole('button', { name: 'Start', exact: true }).click();

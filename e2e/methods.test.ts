@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { poseFromSeed } from '../core/judgement/pose.ts';
 import { openRoundSchema } from '../core/records/club.ts';
 import { buildTable } from '../core/table/table.ts';
-import { pixelOf, plannedLanding, points, readLayout, reads, startRound } from './lib/actions.ts';
+import { choose, pixelOf, plannedLanding, points, readLayout, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 /** One full round of every counting method, quickly and shot by shot; the sums are worked out beside each. */
@@ -151,10 +151,8 @@ describe('a ladder by racks: three balls passed by two of three, four failed', (
     const at = await pixelOf(page, two);
     await page.mouse.click(at.x, at.y);
     await page.getByRole('button', { name: 'Done', exact: true }).click();
-    await page.getByRole('combobox', { name: 'Suit chosen' }).click();
-    await page.getByRole('option', { name: 'with the 1' }).click();
-    await page.getByRole('combobox', { name: 'Why' }).click();
-    await page.getByRole('option', { name: 'shorter ways' }).click();
+    await choose(page, 'Suit chosen', 'with the 1');
+    await choose(page, 'Why', 'shorter ways');
     await page.getByRole('heading', { level: 1 }).click();
     await press('1 8 x x');
     await expect
@@ -296,8 +294,7 @@ it.each(['quickly', 'with notes'])('success rate %s: seven of ten', async (style
   await press('_ _ x _ f _ _ x _');
   if (style === 'with notes') {
     await page.getByRole('button', { name: 'More' }).click();
-    await page.getByRole('combobox', { name: 'Side used' }).click();
-    await page.getByRole('option', { name: 'left' }).click();
+    await choose(page, 'Side used', 'left');
     await expect.poll(async () => (await told()).round.attempts[8]?.log.shots[0]?.side).toBe('left');
     await page.getByRole('heading', { level: 1 }).click();
   }

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { describe, expect, inject, it } from 'vitest';
 import { programmesSchema } from '../core/records/programme.ts';
 import { playersSchema } from '../core/records/club.ts';
-import { reads, signIn } from './lib/actions.ts';
+import { choose, reads, signIn } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -18,11 +18,6 @@ async function idOf(name: string): Promise<string> {
   const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
   return players.find((player) => player.name === name)?.id ?? '';
 }
-const pick = async (label: string, option: string | RegExp) => {
-  await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option }).first().click();
-};
-
 describe('the club', () => {
   it('shows every student in a line, those who stayed away by themselves', async () => {
     await page.goto('/players');
@@ -36,8 +31,8 @@ describe('the club', () => {
 
   it('compares two players on the drills that both have played, the better median bold', async () => {
     await page.goto('/players/compare');
-    await pick('First player', 'Wren Sallow');
-    await pick('Second player', 'Idris Pell');
+    await choose(page, 'First player', 'Wren Sallow');
+    await choose(page, 'Second player', 'Idris Pell');
     const drills = page.getByRole('table', { name: 'Drills of both' });
     await drills.getByRole('cell', { name: /Harbour turn, stage 2/ }).waitFor();
     expect(await drills.getByRole('row').count()).toBeGreaterThan(3);
@@ -71,11 +66,11 @@ describe('a player’s page', () => {
     const control = page.getByTestId('rating-cue-ball control');
     await control.waitFor();
     const whole = await page.getByRole('region', { name: 'Rating in cue-ball control' }).textContent();
-    await pick('Period', '30 days');
+    await choose(page, 'Period', '30 days');
     await page.waitForURL(/days=30/);
     const region = page.getByRole('region', { name: 'Rating in cue-ball control' });
     await region.filter({ hasNotText: whole ?? '' }).waitFor();
-    await pick('skill', 'potting');
+    await choose(page, 'skill', 'potting');
     await page.waitForURL(/skill=potting/);
     await control.waitFor({ state: 'detached' });
     await page.reload();
@@ -89,7 +84,7 @@ describe('a player’s page', () => {
       page.getByTestId('break-comparison'),
       /^Not decided between .+: about \d+ more breaks each\.$/,
     );
-    await pick('Compare by', /place/);
+    await choose(page, 'Compare by', /place/);
     await page.getByRole('cell', { name: 'middle', exact: true }).waitFor();
   });
 
@@ -104,7 +99,7 @@ describe('a player’s page', () => {
 
   it('works the ledger of a clearance out, shot by shot, and it adds up', async () => {
     await page.goto(`/players/${await idOf('Wren Sallow')}`);
-    await pick('Rounds of', /^Far shores/);
+    await choose(page, 'Rounds of', /^Far shores/);
     await page.getByRole('button', { name: 'Work it out' }).click();
     const rows = page.getByTestId('ledger').locator('tbody tr');
     await rows.first().waitFor();
@@ -139,7 +134,7 @@ describe('a programme', () => {
     await page.getByRole('button', { name: 'New programme' }).click();
     const done = page.getByTestId('done-planned');
     await reads(done, '0 of 0 done, 0 of 0 minutes.');
-    await pick('Drill', 'Harbour turn');
+    await choose(page, 'Drill', 'Harbour turn');
     await page.getByLabel('Minutes').fill('40');
     await page.getByRole('button', { name: 'Spread it over the weeks' }).click();
     await page.getByText('10 entries added.').waitFor();
@@ -178,8 +173,7 @@ describe('a programme', () => {
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.locator('.day-name', { hasText: 'match' }).waitFor();
 
-    await page.getByRole('combobox', { name: 'Students' }).click();
-    await page.getByRole('option', { name: 'Corin Ash' }).click();
+    await choose(page, 'Students', 'Corin Ash');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Copy it to them' }).click();
     await page.getByText('Copied.').waitFor();

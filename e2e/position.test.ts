@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import type { Point } from '../core/math/point.ts';
 import { describe, expect, it } from 'vitest';
-import { dragOnTable, reads, startRound } from './lib/actions.ts';
+import { choose, dragOnTable, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -129,11 +129,9 @@ describe('a position before the shot', () => {
   });
 
   it('is that of a player as fitted, and has an address', async () => {
-    await page.getByRole('combobox', { name: 'as fitted to' }).click();
-    await page.getByRole('option', { name: 'Ansel Brook' }).click();
+    await choose(page, 'as fitted to', 'Ansel Brook');
     await page.getByText(/^Fitted from \d+ shots: line ±\d\.\d\d°, pace ±\d+ %/).waitFor();
-    await page.getByRole('combobox', { name: 'A player of' }).click();
-    await page.getByRole('option', { name: 'Title' }).click();
+    await choose(page, 'A player of', 'Title');
     await page.waitForURL(/level=title/);
     await page.getByRole('button', { name: 'Link' }).click();
     await page.waitForURL(/shot=/);

@@ -3,6 +3,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, i
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { openRoundSchema } from '../core/records/club.ts';
 import {
+  choose,
   landingAt,
   pixelOf,
   plannedLanding,
@@ -47,8 +48,7 @@ describe('a coach at the table', () => {
     await page.getByRole('button', { name: 'Play the stroke' }).click();
     await page.getByText('points', { exact: false }).last().waitFor();
     await page.getByRole('link', { name: 'Score a round' }).click();
-    await page.getByRole('combobox', { name: 'Player' }).click();
-    await page.getByRole('option', { name: 'Corin Ash' }).click();
+    await choose(page, 'Player', 'Corin Ash');
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.getByRole('button', { name: /^Potted/ }).waitFor();
 
@@ -98,8 +98,7 @@ describe('a coach at the table', () => {
     for (let i = 0; i < 2; i++) await click(planned);
     await reads(points(page), '6');
     await page.getByRole('button', { name: /^shot 1: 3 points. Change it/ }).click();
-    await page.getByRole('combobox', { name: 'Outcome' }).click();
-    await page.getByRole('option', { name: 'Missed' }).click();
+    await choose(page, 'Outcome', 'Missed');
     await page.getByLabel('Why').fill('it came out of the jaws');
     await page.getByRole('button', { name: 'Change', exact: true }).click();
     await reads(points(page), '3');

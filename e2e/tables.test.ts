@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
-import { reads } from './lib/actions.ts';
+import { choose, reads } from './lib/actions.ts';
 import type { Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -20,15 +20,15 @@ async function openNewTable(name: string): Promise<void> {
   await page.getByRole('heading', { name, level: 1 }).waitFor();
 }
 
-const choose = (group: string, label: string) =>
+const mark = (group: string, label: string) =>
   page.getByRole('radiogroup', { name: group }).getByText(label, { exact: true }).click();
 const number = (title: string) => page.getByRole('row', { name: new RegExp(`^${title}`) });
 
 describe('a table’s card', () => {
   it('turns choices into numbers with their reasons, takes a measured one, and is saved and logged', async () => {
     await openNewTable('Quay room, table 7');
-    await choose('Cloth', 'Fast');
-    await choose('Pockets', 'Tight');
+    await mark('Cloth', 'Fast');
+    await mark('Pockets', 'Tight');
     await reads(number('Rolling friction'), /0\.0070.*0\.0100.*fast cloth: published range/);
     await reads(number('Corner mouth'), /108\.0 mm.*117\.0 mm.*tight pockets/);
 
@@ -53,7 +53,7 @@ describe('a table’s card', () => {
     const other = await browser.context.newPage();
     await other.goto(page.url());
     await other.getByRole('heading', { name: 'Quay room, table 8', level: 1 }).waitFor();
-    await choose('Cloth', 'Slow');
+    await mark('Cloth', 'Slow');
     await other.getByRole('radiogroup', { name: 'Cloth' }).getByText('Fast', { exact: true }).click();
     await other.getByRole('button', { name: 'Save the card' }).click();
     await other.getByText('Card 2:').waitFor();
@@ -67,7 +67,7 @@ describe('a table’s card', () => {
 
   it('takes tonight’s conditions, uses them in the lab, and lets them be withdrawn and brought back', async () => {
     await openNewTable('Quay room, table 9');
-    await choose('Air tonight', 'Damp');
+    await mark('Air tonight', 'Damp');
     await page.getByLabel('Note on the conditions').fill('fog on the quay');
     await page.getByRole('button', { name: 'Note for tonight' }).click();
     await reads(page.getByTestId('tonight'), /^Damp air, noted \d\d:\d\d by Morwenna Oake\./);
@@ -77,7 +77,7 @@ describe('a table’s card', () => {
     await page.getByRole('button', { name: 'Conditions: damp air' }).waitFor();
     const damp = await page.getByTestId('replay-time').innerText();
     await page.getByRole('button', { name: 'Conditions: damp air' }).click();
-    await choose('Air tonight', 'Dry');
+    await mark('Air tonight', 'Dry');
     await page.getByRole('button', { name: 'Conditions: dry air' }).waitFor();
     // Faster cloth: the same stroke takes longer to come to rest.
     const duration = (text: string) => Number(/\/ ([\d.]+) s/.exec(text)?.[1]);
@@ -124,8 +124,7 @@ describe('every computation takes the card', () => {
     const picture = () => page.locator('svg.table-drawing').innerHTML();
     const standard = await picture();
     const scores = await page.locator('dl').last().innerText();
-    await page.getByRole('combobox', { name: 'Table' }).click();
-    await page.getByRole('option', { name: 'Pool room, table 4' }).click();
+    await choose(page, 'Table', 'Pool room, table 4');
     await page.waitForURL(/table=/);
     await page.getByText('Mean of a round').waitFor();
     expect(await picture()).not.toBe(standard);
@@ -134,10 +133,8 @@ describe('every computation takes the card', () => {
 
   it('of a round: it is opened on the table as it is tonight and says so', async () => {
     await page.goto('/lesson/round?drill=harbour-turn');
-    await page.getByRole('combobox', { name: 'Player' }).click();
-    await page.getByRole('option', { name: 'Idris Pell' }).click();
-    await page.getByRole('combobox', { name: 'Table' }).click();
-    await page.getByRole('option', { name: 'Pool room, table 4' }).click();
+    await choose(page, 'Player', 'Idris Pell');
+    await choose(page, 'Table', 'Pool room, table 4');
     await page.getByText('Tonight: dry air, warm room, clean balls').waitFor();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.getByText('Pool room, table 4 (dry air, warm room, clean balls)').waitFor();

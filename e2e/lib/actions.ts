@@ -77,6 +77,24 @@ export async function signIn(page: Page, name: RegExp = /Morwenna/): Promise<voi
   await page.getByRole('heading', { name: /^Today/ }).waitFor();
 }
 
+/**
+ * Chooses in a list by its label. It waits for what the page is still loading: a list that is open closes when its
+ * field is pushed out of sight.
+ * @param options the names of what to choose, one after the other
+ */
+export async function choose(
+  page: Page,
+  label: string | RegExp,
+  ...options: readonly (string | RegExp)[]
+): Promise<void> {
+  const field = page.getByRole('combobox', { name: label });
+  await field.waitFor();
+  const loading = page.getByRole('status').filter({ hasText: /^Loading/ });
+  await expect.poll(() => loading.count()).toBe(0);
+  await field.click();
+  for (const option of options) await page.getByRole('option', { name: option }).first().click();
+}
+
 /** Chooses player and drill in the lesson room and starts; waits until the table is there. */
 export async function startRound(
   page: Page,
@@ -85,8 +103,7 @@ export async function startRound(
   stage?: number,
 ): Promise<void> {
   await page.goto(`/lesson/round?drill=${drill}${stage === undefined ? '' : `&stage=${stage}`}`);
-  await page.getByRole('combobox', { name: 'Player' }).click();
-  await page.getByRole('option', { name: player }).click();
+  await choose(page, 'Player', player);
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.getByTestId('shot').waitFor();
 }

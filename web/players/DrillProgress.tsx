@@ -1,7 +1,6 @@
 import { Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { PositionEntry } from '../../core/drill/positionDrill.ts';
 import type { RoundHead } from '../../core/records/club.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
@@ -13,7 +12,7 @@ import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 import { Figures } from './Figures.tsx';
-import { LandingScatter } from './LandingScatter.tsx';
+import { LANDINGS_HEIGHT, LandingScatter } from './LandingScatter.tsx';
 import { placingWords } from './placingWords.ts';
 
 export interface TrendProps {
@@ -37,10 +36,13 @@ interface DrillProgressProps {
   readonly chart: (props: TrendProps) => ReactNode;
 }
 
+/** About what the trend and the landings of a drill take on the page, pixels. */
+export const DRILL_HEIGHT = 332 + LANDINGS_HEIGHT;
+
 /** How one drill has gone: best, last, median of five, the rounds over time, and the landings. */
 export function DrillProgress(props: DrillProgressProps) {
   const state = useQuery(tableStateQuery(props.table));
-  if (state.data === undefined) return <Loading what="the table" error={state.error} />;
+  if (state.data === undefined) return <Loading what="the table" error={state.error} height={DRILL_HEIGHT} />;
   return <Progress {...props} on={asPlayed(state.data)} />;
 }
 
@@ -78,9 +80,10 @@ function Progress({
               {early > 0 ? `; ${early} ended early left out` : ''}
               {unlike > 0 ? `; ${unlike} on tables that played otherwise left out` : ''}
             </Text>
-            {benchmark.data !== undefined && (
-              <LastPlacing score={scores.at(-1) ?? 0} benchmark={benchmark.data} />
-            )}
+            <Text mt={4} mih="1lh">
+              {benchmark.data !== undefined &&
+                `Last round: ${placingWords(placeRound(scores.at(-1) ?? 0, benchmark.data))}`}
+            </Text>
           </div>
           <Figures
             figures={[
@@ -96,15 +99,13 @@ function Progress({
           maximum,
         })}
       </section>
-      {played.data !== undefined && (
+      {played.data === undefined ? (
+        <Loading what="the rounds" error={played.error} height={LANDINGS_HEIGHT} />
+      ) : (
         <LandingScatter document={document} on={on} stage={stage} rounds={played.data} />
       )}
     </>
   );
-}
-
-function LastPlacing({ score, benchmark }: { readonly score: number; readonly benchmark: Benchmark }) {
-  return <Text mt={4}>Last round: {placingWords(placeRound(score, benchmark))}</Text>;
 }
 
 /** Rounds in the median that says how somebody plays these days. */

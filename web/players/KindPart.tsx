@@ -9,16 +9,16 @@ import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 import { playerResultsQuery, revisionQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
-import { DrillProgress, type TrendProps } from './DrillProgress.tsx';
+import { DRILL_HEIGHT, DrillProgress, type TrendProps } from './DrillProgress.tsx';
 import { LedgerPart } from './LedgerPart.tsx';
-import { ResultProgress } from './ResultProgress.tsx';
+import { RESULTS_HEIGHT, ResultProgress } from './ResultProgress.tsx';
 import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
 
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
 
 function drawTrend(props: TrendProps) {
   return (
-    <Suspense fallback={<Loading what="the chart" error={null} />}>
+    <Suspense fallback={<Loading what="the chart" error={null} height={210} />}>
       <TrendChart {...props} />
     </Suspense>
   );
@@ -95,7 +95,11 @@ export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPart
         </Text>
       )}
       {drill === undefined || results.data === undefined ? (
-        <Loading what="the drill" error={entry.error ?? results.error} />
+        <Loading
+          what="the drill"
+          error={entry.error ?? results.error}
+          height={current === undefined || isPositionDrill(current.document) ? DRILL_HEIGHT : RESULTS_HEIGHT}
+        />
       ) : isPositionDrill(drill) ? (
         <DrillProgress
           {...shared}

@@ -11,6 +11,9 @@ import { alongAndAcross, centimetres } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
 
+/** About what the landings take on the page, pixels. */
+export const LANDINGS_HEIGHT = 338;
+
 /** Rounds whose landings are shown: what somebody does these days, not what they did at first. */
 const SHOWN_ROUNDS = 5;
 
@@ -30,7 +33,8 @@ export function LandingScatter({ document, on, stage, rounds }: LandingScatterPr
       ? []
       : [{ id: attempt.id, landing: attempt.landing, along: attempt.along, across: attempt.across }],
   );
-  if (plan.data === undefined) return <Loading what="the planned stroke" error={plan.error} />;
+  if (plan.data === undefined)
+    return <Loading what="the planned stroke" error={plan.error} height={LANDINGS_HEIGHT} />;
   if (landed.length === 0)
     return <Text>No ball was potted in the last rounds, so there is no landing to show.</Text>;
   const bias = landingBias(landed);

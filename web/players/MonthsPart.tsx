@@ -26,7 +26,7 @@ export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }
             landings, ± {Math.max(1, Math.round(100 * bias.along.margin))} cm along and ±{' '}
             {Math.max(1, Math.round(100 * bias.across.margin))} cm across.
           </Text>
-          <Suspense fallback={<Loading what="the chart" error={null} />}>
+          <Suspense fallback={<Loading what="the chart" error={null} height={198} />}>
             <BiasChart months={months} />
           </Suspense>
         </section>
@@ -42,7 +42,7 @@ export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }
         ) : (
           <>
             <Text size="sm">{total.causes.map(({ cause, count }) => `${cause} ${count}`).join(', ')}.</Text>
-            <Suspense fallback={<Loading what="the chart" error={null} />}>
+            <Suspense fallback={<Loading what="the chart" error={null} height={198} />}>
               <CausesChart months={months} />
             </Suspense>
           </>

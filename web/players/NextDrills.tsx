@@ -2,6 +2,7 @@ import { Button, Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { nextDrillsQuery } from '../api/queries.ts';
+import { Loading } from '../app/Loading.tsx';
 import { nextDrillWords } from '../words/nextDrillWords.ts';
 
 interface NextDrillsProps {
@@ -15,6 +16,8 @@ const SHOWN = 3;
 export function NextDrills({ playerId, titleOf }: NextDrillsProps) {
   const next = useQuery(nextDrillsQuery(playerId));
   const shown = (next.data ?? []).slice(0, SHOWN);
+  if (next.data === undefined)
+    return <Loading what="what to practise next" error={next.error} height={190} />;
   if (shown.length === 0) return null;
   return (
     <section className="card" aria-labelledby="next-title">

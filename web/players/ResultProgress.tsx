@@ -20,6 +20,9 @@ interface ResultProgressProps {
   readonly chart: (props: TrendProps) => ReactNode;
 }
 
+/** About what it takes on the page, pixels. */
+export const RESULTS_HEIGHT = 305;
+
 /** How a drill has gone that is counted otherwise than by points of a window: best, last, median, the rounds over time. */
 export function ResultProgress({ title, kind, rounds, early, unlike, chart }: ResultProgressProps) {
   const reply = useQuery(benchmarkReplyQuery(kind.drill, kind.revision, kind.stage, kind.table));
