@@ -81,7 +81,9 @@ describe('a table’s card', () => {
     await page.getByRole('button', { name: 'Conditions: dry air' }).waitFor();
     // Faster cloth: the same stroke takes longer to come to rest.
     const duration = (text: string) => Number(/\/ ([\d.]+) s/.exec(text)?.[1]);
-    expect(duration(await page.getByTestId('replay-time').innerText())).toBeGreaterThan(duration(damp));
+    await expect
+      .poll(async () => duration(await page.getByTestId('replay-time').innerText()))
+      .toBeGreaterThan(duration(damp));
 
     await page.goBack();
     await page.getByRole('button', { name: 'Withdraw' }).click();
@@ -127,8 +129,8 @@ describe('every computation takes the card', () => {
     await choose(page, 'Table', 'Pool room, table 4');
     await page.waitForURL(/table=/);
     await page.getByText('Mean of a round').waitFor();
-    expect(await picture()).not.toBe(standard);
-    expect(await page.locator('dl').last().innerText()).not.toBe(scores);
+    await expect.poll(picture).not.toBe(standard);
+    await expect.poll(() => page.locator('dl').last().innerText()).not.toBe(scores);
   });
 
   it('of a round: it is opened on the table as it is tonight and says so', async () => {
