@@ -1,13 +1,10 @@
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import getPort from 'get-port';
 import { createConnection } from 'mysql2/promise';
 import type { TestProject } from 'vitest/node';
 import { ensureBuilt } from '../../scripts/lib/build.ts';
-import { startDatabase } from '../../scripts/lib/database.ts';
-import { CHROMIUM, ensureInstalled, MARIADB } from '../../scripts/lib/debian.ts';
+import { CHROMIUM, ensureInstalled } from '../../scripts/lib/debian.ts';
 import { startServer, stopServer } from '../../scripts/lib/server.ts';
+import { startThrowawayDatabase } from '../../scripts/lib/throwawayDatabase.ts';
 
 declare module 'vitest' {
   interface ProvidedContext {
@@ -20,13 +17,9 @@ declare module 'vitest' {
 
 /** The real thing in a temporary folder: database, built server twice; after the tests all of it is gone. */
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
-  await ensureInstalled(MARIADB);
   await ensureInstalled(CHROMIUM);
   await ensureBuilt();
-  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-e2e-'));
-  // The database's own account must get in.
-  chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const { database, end } = await startThrowawayDatabase('jolly-e2e');
   const connection = await createConnection(database.url);
   for (const name of ['jolly_empty', 'jolly_other']) {
     await connection.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
@@ -52,7 +45,6 @@ export default async function setup(project: TestProject): Promise<() => Promise
     await stopServer(demo.server);
     await stopServer(empty.server);
     await stopServer(other.server);
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
+    await end();
   };
 }

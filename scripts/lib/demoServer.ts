@@ -1,11 +1,7 @@
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import getPort from 'get-port';
 import { ensureBuilt } from './build.ts';
-import { startDatabase } from './database.ts';
-import { ensureInstalled, MARIADB } from './debian.ts';
 import { startServer, stopServer } from './server.ts';
+import { startThrowawayDatabase } from './throwawayDatabase.ts';
 
 interface DemoServer {
   readonly url: string;
@@ -20,19 +16,14 @@ export async function withDemoServer<T>(
   env: Record<string, string>,
   work: (server: DemoServer) => Promise<T>,
 ): Promise<T> {
-  await ensureInstalled(MARIADB);
   await ensureBuilt();
-  const folder = mkdtempSync(path.join(tmpdir(), 'jolly-demo-'));
-  // The database's own account must get in.
-  chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const { database, end } = await startThrowawayDatabase('jolly-demo');
   const port = String(await getPort({ host: '127.0.0.1' }));
   const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1', ...env });
   try {
     return await work({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url });
   } finally {
     await stopServer(server);
-    await database.stop();
-    rmSync(folder, { recursive: true, force: true });
+    await end();
   }
 }
