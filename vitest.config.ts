@@ -1,17 +1,22 @@
 import { defineConfig } from 'vitest/config';
 
+/**
+ * The parts run one after the other: those without a database or a browser first, on both cores. Modules keep no state
+ * of their own, so what one file has loaded serves the next; only those of the interface share a page's globals.
+ */
 export default defineConfig({
   test: {
     projects: [
       {
         extends: true,
-        // Tests of core are pure: what one file has loaded serves the next.
         test: {
           name: 'core',
           include: ['core/**/*.test.ts'],
           environment: 'node',
           testTimeout: 30_000,
           isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
         },
       },
       {
@@ -22,9 +27,11 @@ export default defineConfig({
           include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,
+          isolate: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
           expect: { poll: { timeout: 10_000 } },
+          sequence: { groupOrder: 2 },
         },
       },
       {
@@ -35,6 +42,8 @@ export default defineConfig({
           // Those that need a page say so in their first line.
           environment: 'node',
           testTimeout: 30_000,
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
         },
       },
       {
@@ -45,10 +54,12 @@ export default defineConfig({
           include: ['e2e/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,
+          isolate: false,
           testTimeout: 90_000,
           hookTimeout: 120_000,
           // As long as the browser waits for anything else.
           expect: { poll: { timeout: 20_000 } },
+          sequence: { groupOrder: 3 },
         },
       },
     ],

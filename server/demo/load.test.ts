@@ -3,7 +3,7 @@ import { callsSchema } from '../../core/records/call.ts';
 import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson.ts';
 import { progressSchema } from '../../core/records/progress.ts';
 import { playersSchema, roundsSchema } from '../../core/records/club.ts';
-import { createTestApp, cookieOf, post, send, type TestApp } from '../testing/club.ts';
+import { openDemoApp, cookieOf, post, send, type TestApp } from '../testing/club.ts';
 import { loadDemo } from './load.ts';
 import { DEMO_PLAYERS, DEMO_SIGN_INS } from './people.ts';
 
@@ -11,8 +11,7 @@ let test: TestApp;
 let cookie: string;
 
 beforeAll(async () => {
-  test = await createTestApp({ demoSignIns: DEMO_SIGN_INS });
-  expect(await loadDemo(test.pool, test.clock.now)).toBe(true);
+  test = await openDemoApp();
   const coach = DEMO_SIGN_INS[0];
   cookie = cookieOf(await post(test.app, '/api/sign-in', { email: coach?.email, password: coach?.password }));
 }, 120_000);

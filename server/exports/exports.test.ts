@@ -4,9 +4,16 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { progressSchema } from '../../core/records/progress.ts';
-import { loadDemo } from '../demo/load.ts';
 import { DEMO_COACHES } from '../demo/people.ts';
-import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
+import {
+  cookieOf,
+  createTestApp,
+  createTestClub,
+  openDemoApp,
+  post,
+  send,
+  type TestApp,
+} from '../testing/club.ts';
 import { backupSchema } from './backupSchema.ts';
 import { BACKUP_TABLES } from './backupTables.ts';
 
@@ -22,8 +29,7 @@ const signIn = async (app: TestApp) =>
   );
 
 beforeAll(async () => {
-  from = await createTestApp();
-  await loadDemo(from.pool, from.clock.now);
+  from = await openDemoApp();
   coach = await signIn(from);
 });
 afterAll(() => from.close());

@@ -12,27 +12,27 @@ import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { migrate } from '../db/migrate.ts';
 import { openPool } from '../db/pool.ts';
+import { loadDemo } from '../demo/load.ts';
+import { DEMO_SIGN_INS } from '../demo/people.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readLibrary, storeLibrary } from '../drills/library.ts';
 
 export const MIGRATIONS = path.resolve('server/db/migrations');
 export const PASSWORD = 'quayside lantern';
 
+async function onServer(sql: string): Promise<void> {
+  const connection = await createConnection(inject('databaseUrl'));
+  await connection.query(sql);
+  await connection.end();
+}
+
+const urlOf = (database: string) => inject('databaseUrl').replace(/\/jolly$/, `/${database}`);
+
 /** A database of its own for one test file. */
 export async function createTestDatabase(): Promise<{ readonly url: string; drop(): Promise<void> }> {
   const name = `jolly_${randomUUID().replaceAll('-', '')}`;
-  const base = inject('databaseUrl');
-  const connection = await createConnection(base);
-  await connection.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  await connection.end();
-  return {
-    url: base.replace(/\/jolly$/, `/${name}`),
-    async drop() {
-      const again = await createConnection(base);
-      await again.query(`DROP DATABASE ${name}`);
-      await again.end();
-    },
-  };
+  await onServer(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  return { url: urlOf(name), drop: () => onServer(`DROP DATABASE ${name}`) };
 }
 
 export interface TestApp {
@@ -42,11 +42,9 @@ export interface TestApp {
   close(): Promise<void>;
 }
 
-/** The application on an empty, migrated database with the library in it. */
-export async function createTestApp(change: Partial<Dependencies> = {}): Promise<TestApp> {
-  const database = await createTestDatabase();
-  await migrate(database.url, MIGRATIONS);
-  const pool = openPool(database.url);
+async function openApp(url: string, change: Partial<Dependencies>): Promise<Omit<TestApp, 'close'>> {
+  await migrate(url, MIGRATIONS);
+  const pool = openPool(url);
   await storeLibrary(pool, await readLibrary(path.resolve('library')));
   const clock = { now: Date.UTC(2026, 10, 24, 12) };
   const app = createApp({
@@ -57,15 +55,29 @@ export async function createTestApp(change: Partial<Dependencies> = {}): Promise
     demoSignIns: [],
     ...change,
   });
+  return { app, pool, clock };
+}
+
+/** The application on an empty, migrated database with the library in it. */
+export async function createTestApp(change: Partial<Dependencies> = {}): Promise<TestApp> {
+  const database = await createTestDatabase();
+  const opened = await openApp(database.url, change);
   return {
-    app,
-    pool,
-    clock,
+    ...opened,
     async close() {
-      await pool.end();
+      await opened.pool.end();
       await database.drop();
     },
   };
+}
+
+/** The application with the demo club, for tests that only read: whoever comes first loads it, and it stays. */
+export async function openDemoApp(): Promise<TestApp> {
+  const name = 'jolly_demo';
+  await onServer(`CREATE DATABASE IF NOT EXISTS ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  const opened = await openApp(urlOf(name), { demoSignIns: DEMO_SIGN_INS });
+  await loadDemo(opened.pool, opened.clock.now);
+  return { ...opened, close: () => opened.pool.end() };
 }
 
 /** A club with a coach, two players with sign-ins and a table of each kind. */
