@@ -1,4 +1,5 @@
 import { setTimeout } from 'node:timers/promises';
+import { pixelOf, signIn } from '../e2e/lib/actions.ts';
 import { openBrowser } from '../e2e/lib/browser.ts';
 import { CHROMIUM, ensureInstalled } from '../scripts/lib/debian.ts';
 import { withDemoServer } from '../scripts/lib/demoServer.ts';
@@ -9,6 +10,9 @@ const MOVES = 150;
 const MOVE_MS = 16;
 /** The page has loaded, compiled and answered its first question. */
 const SETTLE_MS = 6_000;
+
+/** Where the bench's first position has the cue ball, metres. */
+const CUE_BALL = { x: 0.3 * 2.54, y: 0.4 * 1.27 };
 
 /** What the page notes of itself. */
 interface Watch {
@@ -43,15 +47,11 @@ export async function drag(): Promise<readonly Figure[]> {
     const browser = await openBrowser({ baseURL: url });
     try {
       const page = await browser.context.newPage();
-      await page.goto('/sign-in');
-      await page.getByRole('button', { name: /Morwenna/ }).click();
-      await page.getByRole('heading', { name: /^Today/ }).waitFor();
+      await signIn(page);
       await page.goto('/lab/position');
       await page.getByTestId('summary').waitFor();
       await setTimeout(SETTLE_MS);
-      const ball = await page.locator('svg.table-drawing circle[stroke-width="4"]').first().boundingBox();
-      if (ball === null) throw new Error('no ball is drawn');
-      const [x, y] = [ball.x + ball.width / 2, ball.y + ball.height / 2];
+      const { x, y } = await pixelOf(page, CUE_BALL);
       await page.mouse.move(x, y);
       await page.mouse.down();
       const notes = await page.evaluateHandle(watch);

@@ -8,6 +8,7 @@ import { ensureBuilt } from '../scripts/lib/build.ts';
 import { withDemoServer } from '../scripts/lib/demoServer.ts';
 import { coachCookie } from './coachCookie.ts';
 import { quantile, type Figure } from './report.ts';
+import { newRound } from '../server/testing/newRound.ts';
 
 const CLIENTS = 20;
 const MANY_CLIENTS = 100;
@@ -54,19 +55,8 @@ async function timeAttempts(url: string, clients: number, pauseMs: number): Prom
       for (let k = 0; k < ROUNDS_EACH; k++) {
         const round = randomUUID();
         const player = players[client % players.length];
-        await ask('PUT', `/rounds/${round}`, {
-          playerId: player?.id,
-          tableId: table?.id,
-          tableRevision: 1,
-          conditionsId: null,
-          drill: 'harbour-turn',
-          revision: 1,
-          stage: 1,
-          ladderStart: 0,
-          seed: 1,
-          lesson: null,
-          startedAt: at,
-        });
+        const where = { playerId: player?.id ?? '', tableId: table?.id ?? '' };
+        await ask('PUT', `/rounds/${round}`, newRound(where, { startedAt: at }));
         for (let ordinal = 1; ordinal <= SHOTS; ordinal++) {
           const landing = { x: 1 + 0.05 * ordinal, y: 0.2 + 0.008 * client };
           const start = performance.now();

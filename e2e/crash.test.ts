@@ -1,16 +1,15 @@
 import type { ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import getPort from 'get-port';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { BLANK_SHOT, logOf, NOTHING_ENTERED } from '../core/records/attempt.ts';
 import { openRoundSchema, playersSchema } from '../core/records/club.ts';
 import { clubTablesSchema } from '../core/records/tableCard.ts';
-import { startDatabase, type OwnDatabase } from '../scripts/lib/database.ts';
 import { startServer, stopServer } from '../scripts/lib/server.ts';
+import { startThrowawayDatabase, type ThrowawayDatabase } from '../scripts/lib/throwawayDatabase.ts';
+import { newRound } from '../server/testing/newRound.ts';
+import { openFirstClub } from './lib/firstClub.ts';
 
 /** Server and database are killed while devices score; a device sends an entry until it is acknowledged. */
 
@@ -18,9 +17,7 @@ const DEVICES = 8;
 const ROUNDS_EACH = 3;
 const ATTEMPTS = 10;
 
-let folder: string;
-let database: OwnDatabase;
-let databasePort: number;
+let database: ThrowawayDatabase;
 let server: ChildProcess;
 let port: string;
 let cookie: string;
@@ -41,30 +38,15 @@ async function ask(method: string, place: string, body?: unknown): Promise<unkno
 }
 
 beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), 'jolly-crash-'));
-  // The database's own account must get in.
-  chmodSync(folder, 0o755);
-  databasePort = await getPort({ host: '127.0.0.1' });
-  database = await startDatabase(path.join(folder, 'mariadb'), databasePort);
+  database = await startThrowawayDatabase('jolly-crash');
   port = String(await getPort({ host: '127.0.0.1' }));
   server = await serve();
-  const opened = await fetch(`${base()}/api/club`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: base() },
-    body: JSON.stringify({
-      club: 'Tern Wharf',
-      name: 'Ada Kelp',
-      email: 'ada@tern.example',
-      password: 'low tide at six',
-    }),
-  });
-  cookie = (opened.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+  cookie = await openFirstClub(base());
   await ask('POST', '/players', { name: 'Sol Wick', hand: 'left', email: null, password: null });
 });
 afterAll(async () => {
   await stopServer(server);
-  await database.stop();
-  rmSync(folder, { recursive: true, force: true });
+  await database.end();
 });
 
 async function killed(child: ChildProcess): Promise<void> {
@@ -98,19 +80,8 @@ it('no acknowledged attempt is lost and none is doubled when server and database
       const round = randomUUID();
       const ids: string[] = [];
       rounds.set(round, ids);
-      await send(`/rounds/${round}`, {
-        playerId: player?.id,
-        tableId: table?.id,
-        tableRevision: table?.state.revision,
-        conditionsId: null,
-        drill: 'frozen-pair',
-        revision: 1,
-        stage: 1,
-        ladderStart: 0,
-        seed: 1,
-        lesson: null,
-        startedAt: at,
-      });
+      const where = { playerId: player?.id ?? '', tableId: table?.id ?? '' };
+      await send(`/rounds/${round}`, newRound(where, { drill: 'frozen-pair', startedAt: at }));
       for (let ordinal = 1; ordinal <= ATTEMPTS; ordinal++) {
         const id = randomUUID();
         ids.push(id);
@@ -130,9 +101,9 @@ it('no acknowledged attempt is lost and none is doubled when server and database
   await killed(server);
   server = await serve();
   await reached(0.5);
-  await killed(database.process);
+  await database.kill();
   expect(acknowledged).toBeLessThan(wanted);
-  database = await startDatabase(path.join(folder, 'mariadb'), databasePort);
+  await database.startAgain();
   await burst;
 
   expect(failed).toBeGreaterThan(0);

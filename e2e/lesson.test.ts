@@ -28,7 +28,6 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
   await page.goto('/lesson');
   await page.getByLabel('Title').fill('Two at one table');
   await choose(page, 'Students', 'Wren Sallow', 'Corin Ash');
-  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
   await addBlock('Harbour turn');
@@ -79,7 +78,6 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
   // The next evening begins from this one's blocks, with nothing begun or noted.
   await page.goto('/lesson');
   await choose(page, 'Students', 'Pim Thorncot');
-  await page.keyboard.press('Escape');
   await choose(page, 'Plan', 'as Two at one table');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByRole('button', { name: 'Begin the block' }).waitFor();
@@ -92,7 +90,6 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
 it('keeps notes that are written without network, and sends them when it is back', async () => {
   await page.goto('/lesson');
   await choose(page, 'Students', 'Pim Thorncot');
-  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
   await addBlock('Frozen pair');

@@ -159,7 +159,7 @@ describe('a coach at the table', () => {
 
 describe('without network', () => {
   it('goes on scoring, keeps the shots, and sends each once when it is back', async () => {
-    await startRound(page, 'Lowen Carrick');
+    await startRound(page, 'Ansel Brook');
     await click(planned);
     await storedAttempts(page, 1);
     await browser.context.setOffline(true);
@@ -179,7 +179,7 @@ describe('without network', () => {
   });
 
   it('keeps a shot whose reply was lost from being stored twice', async () => {
-    await startRound(page, 'Lowen Carrick');
+    await startRound(page, 'Ansel Brook');
     let lost = 0;
     await page.route('**/attempts/**', async (route) => {
       if (lost++ > 0) return route.continue();

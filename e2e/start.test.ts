@@ -6,6 +6,7 @@ import path from 'node:path';
 import getPort from 'get-port';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { welcomeSchema } from '../core/records/club.ts';
+import { openFirstClub } from './lib/firstClub.ts';
 
 interface Running {
   readonly child: ChildProcess;
@@ -75,17 +76,7 @@ describe('the start command', () => {
     const first = start();
     await ready(first);
     expect(await isEmpty()).toBe(true);
-    const made = await fetch(`http://127.0.0.1:${String(port)}/api/club`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: `http://127.0.0.1:${String(port)}` },
-      body: JSON.stringify({
-        club: 'Tern Wharf',
-        name: 'Ada Kelp',
-        email: 'ada@tern.example',
-        password: 'low tide at six',
-      }),
-    });
-    expect(made.status).toBe(201);
+    await openFirstClub(`http://127.0.0.1:${String(port)}`);
 
     const again = start();
     expect(await again.ended).toBe(1);

@@ -10,6 +10,7 @@ import {
 import type { Drill } from '../core/records/drill.ts';
 import { findDrill, LIBRARY, storeRevision } from './db/queries/drills.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newRound } from './testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -72,19 +73,7 @@ describe('a drill of the club’s own', () => {
   it('gets a new revision when it is changed; its rounds keep the text that they were played by', async () => {
     await save(named('kept', { title: 'First' }), null, 'kept');
     const id = randomUUID();
-    const round = {
-      playerId: club.playerId,
-      tableId: club.poolTable,
-      tableRevision: 1,
-      conditionsId: null,
-      drill: 'kept',
-      revision: 1,
-      stage: 1,
-      ladderStart: 0,
-      seed: 1,
-      lesson: null,
-      startedAt: '2026-11-24T12:00:00Z',
-    };
+    const round = newRound({ playerId: club.playerId, tableId: club.poolTable }, { drill: 'kept' });
     const opened = await send(test.app, 'PUT', `/api/rounds/${id}`, { cookie: club.player, body: round });
     expect(opened.status).toBe(200);
     const shorter = { ...turn.scoring, shots: 5 } as Drill['scoring'];

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { lessonSchema, lessonsSchema, lessonWithRoundsSchema } from '../core/records/lesson.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newRound } from './testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -107,19 +108,10 @@ describe('a lesson', () => {
     const round = randomUUID();
     const made = await send(test.app, 'PUT', `/api/rounds/${round}`, {
       cookie: club.coach,
-      body: {
-        playerId: club.playerId,
-        tableId: club.poolTable,
-        tableRevision: 1,
-        conditionsId: null,
-        drill: 'harbour-turn',
-        revision: 1,
-        stage: 1,
-        ladderStart: 0,
-        seed: 3,
-        lesson: { id, block: blockId },
-        startedAt: '2026-11-24T18:00:00Z',
-      },
+      body: newRound(
+        { playerId: club.playerId, tableId: club.poolTable },
+        { lesson: { id, block: blockId }, startedAt: '2026-11-24T18:00:00Z' },
+      ),
     });
     expect(made.status).toBe(200);
     expect((await read(id)).rounds).toMatchObject([{ id: round, lesson: { id, block: blockId } }]);

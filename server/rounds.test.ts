@@ -16,6 +16,7 @@ import { parseJson } from './db/json.ts';
 import { findDrill, LIBRARY } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newRound } from './testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -28,20 +29,8 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 function roundBody(change: Record<string, unknown> = {}) {
-  return {
-    playerId: club.playerId,
-    tableId: club.poolTable,
-    tableRevision: 1,
-    conditionsId: null,
-    drill: 'harbour-turn',
-    revision: 1,
-    stage: 2,
-    ladderStart: 0,
-    seed: 7,
-    lesson: null,
-    startedAt: '2026-11-24T12:00:00Z',
-    ...change,
-  };
+  const place = { playerId: club.playerId, tableId: club.poolTable };
+  return { ...newRound(place, { stage: 2, seed: 7 }), ...change };
 }
 
 beforeEach(async () => {

@@ -12,6 +12,7 @@ import {
 import { standardCard, tableOfCard, type TableCard } from '../core/table/card.ts';
 import { tableFingerprint } from '../core/table/table.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newRound } from './testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -188,19 +189,10 @@ describe('a round', () => {
     const id = randomUUID();
     const response = await send(test.app, 'PUT', `/api/rounds/${id}`, {
       cookie: club.coach,
-      body: {
-        playerId: club.playerId,
-        tableId,
-        tableRevision,
-        conditionsId,
-        drill,
-        revision: 1,
-        stage: 2,
-        ladderStart: 0,
-        seed: 1,
-        lesson: null,
-        startedAt: new Date(test.clock.now).toISOString(),
-      },
+      body: newRound(
+        { playerId: club.playerId, tableId },
+        { tableRevision, conditionsId, drill, stage: 2, startedAt: new Date(test.clock.now).toISOString() },
+      ),
     });
     return { id, response };
   }

@@ -93,6 +93,8 @@ export async function choose(
   await expect.poll(() => loading.count()).toBe(0);
   await field.click();
   for (const option of options) await page.getByRole('option', { name: option }).first().click();
+  // A list of several stays open until it is closed.
+  if ((await field.getAttribute('aria-expanded')) === 'true') await page.keyboard.press('Escape');
 }
 
 /** Chooses player and drill in the lesson room and starts; waits until the table is there. */

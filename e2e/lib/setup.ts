@@ -19,7 +19,7 @@ declare module 'vitest' {
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   await ensureInstalled(CHROMIUM);
   await ensureBuilt();
-  const { database, end } = await startThrowawayDatabase('jolly-e2e');
+  const database = await startThrowawayDatabase('jolly-e2e');
   const connection = await createConnection(database.url);
   for (const name of ['jolly_empty', 'jolly_other']) {
     await connection.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
@@ -45,6 +45,6 @@ export default async function setup(project: TestProject): Promise<() => Promise
     await stopServer(demo.server);
     await stopServer(empty.server);
     await stopServer(other.server);
-    await end();
+    await database.end();
   };
 }

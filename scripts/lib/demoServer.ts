@@ -17,13 +17,13 @@ export async function withDemoServer<T>(
   work: (server: DemoServer) => Promise<T>,
 ): Promise<T> {
   await ensureBuilt();
-  const { database, end } = await startThrowawayDatabase('jolly-demo');
+  const database = await startThrowawayDatabase('jolly-demo');
   const port = String(await getPort({ host: '127.0.0.1' }));
   const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1', ...env });
   try {
     return await work({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url });
   } finally {
     await stopServer(server);
-    await end();
+    await database.end();
   }
 }

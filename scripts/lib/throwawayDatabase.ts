@@ -1,18 +1,27 @@
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import getPort from 'get-port';
 import { startDatabase, type OwnDatabase } from './database.ts';
 import { ensureInstalled, MARIADB } from './debian.ts';
 
-interface ThrowawayDatabase {
-  readonly database: OwnDatabase;
+/** A MariaDB in a temporary folder; it does not outlive the process that began it, also not after Ctrl-C. */
+export interface ThrowawayDatabase {
+  /** The same before and after it is started again. */
+  readonly url: string;
+  readonly folder: string;
+  /** Ends it as a crash does. */
+  readonly kill: () => Promise<void>;
+  /** Starts it again where it was, after a crash. */
+  readonly startAgain: () => Promise<void>;
   /** Stops it and takes its folder away. */
   readonly end: () => Promise<void>;
 }
 
+const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'] as const;
+
 /**
- * A MariaDB in a temporary folder, for tests and benchmarks; installs MariaDB if need be. It does not outlive this
- * process, also when that is ended with Ctrl-C.
+ * Starts one, for tests and benchmarks; installs MariaDB if need be.
  * @param name what its folder's name begins with
  */
 export async function startThrowawayDatabase(name: string): Promise<ThrowawayDatabase> {
@@ -20,17 +29,32 @@ export async function startThrowawayDatabase(name: string): Promise<ThrowawayDat
   const folder = mkdtempSync(path.join(tmpdir(), `${name}-`));
   // The database's own account must get in.
   chmodSync(folder, 0o755);
-  const database = await startDatabase(path.join(folder, 'mariadb'));
+  const port = await getPort({ host: '127.0.0.1' });
+  const start = () => startDatabase(path.join(folder, 'mariadb'), port);
+  let database: OwnDatabase = await start();
   const takeAway = () => rmSync(folder, { recursive: true, force: true });
   const cutOff = () => {
     database.process.kill('SIGKILL');
     takeAway();
   };
+  // A signal alone would end this process without a word.
+  const leave = () => process.exit(1);
   process.once('exit', cutOff);
+  for (const signal of SIGNALS) process.once(signal, leave);
   return {
-    database,
+    url: database.url,
+    folder,
+    async kill() {
+      const ended = new Promise((resolve) => database.process.once('exit', resolve));
+      database.process.kill('SIGKILL');
+      await ended;
+    },
+    async startAgain() {
+      database = await start();
+    },
     async end() {
       process.removeListener('exit', cutOff);
+      for (const signal of SIGNALS) process.removeListener(signal, leave);
       await database.stop();
       takeAway();
     },

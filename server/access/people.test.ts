@@ -27,7 +27,7 @@ const world = describeAccess('people', {
     expected: [401, 401, 401, 401],
     body: () => ({ email: 'no@no.example', password: 'no' }),
   },
-  'POST /api/sign-out': { expected: [401, 200, 200, 200], body: () => ({}) },
+  'POST /api/sign-out': { expected: [401, 200, 200, 200], body: () => ({}), endsSession: true },
   'GET /api/me': { expected: [401, 200, 200, 200] },
   'GET /api/today': { expected: [401, 200, 200, 200] },
   'GET /api/players': { expected: [401, 200, 200, 200] },

@@ -3,25 +3,12 @@ import { expect, it } from 'vitest';
 import { BLANK_SHOT, logOf } from '../../core/records/attempt.ts';
 import { describeAccess, type AccessWorld } from '../testing/access.ts';
 import { send } from '../testing/club.ts';
+import { newRound } from '../testing/newRound.ts';
 
 const MISSED = logOf({ shots: [BLANK_SHOT] });
 const ATTEMPT = { ordinal: 1, log: MISSED, playedAt: '2026-11-24T12:00:00Z' };
 
-function newRound(w: AccessWorld) {
-  return {
-    playerId: w.club.playerId,
-    tableId: w.club.poolTable,
-    tableRevision: 1,
-    conditionsId: null,
-    drill: 'harbour-turn',
-    revision: 1,
-    stage: 1,
-    ladderStart: 0,
-    seed: 1,
-    lesson: null,
-    startedAt: '2026-11-24T12:00:00Z',
-  };
-}
+const roundOf = ({ club }: AccessWorld) => newRound({ playerId: club.playerId, tableId: club.poolTable });
 
 const world = describeAccess(
   'rounds',
@@ -29,7 +16,7 @@ const world = describeAccess(
     'PUT /api/rounds/:id': {
       expected: [401, 404, 404, 200],
       path: () => `/api/rounds/${randomUUID()}`,
-      body: newRound,
+      body: roundOf,
     },
     'GET /api/rounds/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/rounds/${w.round}` },
     'PUT /api/rounds/:id/attempts/:attempt': {
@@ -74,7 +61,7 @@ const world = describeAccess(
     },
   },
   async (w) => {
-    await send(w.test.app, 'PUT', `/api/rounds/${w.round}`, { cookie: w.club.player, body: newRound(w) });
+    await send(w.test.app, 'PUT', `/api/rounds/${w.round}`, { cookie: w.club.player, body: roundOf(w) });
     await send(w.test.app, 'PUT', `/api/rounds/${w.round}/attempts/${w.attempt}`, {
       cookie: w.club.player,
       body: ATTEMPT,
@@ -86,12 +73,12 @@ it('does not let a player score for another, or on another club’s table', asyn
   const url = `/api/rounds/${randomUUID()}`;
   const forOther = await send(world().test.app, 'PUT', url, {
     cookie: world().club.other,
-    body: newRound(world()),
+    body: roundOf(world()),
   });
   expect(forOther.status).toBe(404);
   const elsewhere = await send(world().test.app, 'PUT', url, {
     cookie: world().club.player,
-    body: { ...newRound(world()), tableId: world().stranger.poolTable },
+    body: { ...roundOf(world()), tableId: world().stranger.poolTable },
   });
   expect(elsewhere.status).toBe(404);
   expect(await elsewhere.json()).toMatchObject({ error: { field: 'tableId' } });

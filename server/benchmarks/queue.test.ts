@@ -7,6 +7,7 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from '../testing/club.ts';
 import { BenchmarkQueue, type RunPart } from './queue.ts';
 import type { PartTask } from './worker.ts';
+import { newRound } from '../testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -146,19 +147,10 @@ describe('a benchmark job', () => {
     const at = '2026-11-24T12:00:00Z';
     await send(test.app, 'PUT', `/api/rounds/${round}`, {
       cookie: club.coach,
-      body: {
-        playerId: club.playerId,
-        tableId: club.poolTable,
-        tableRevision: 1,
-        conditionsId: null,
-        drill: 'frozen-pair',
-        revision: 1,
-        stage: 1,
-        ladderStart: 0,
-        seed: 1,
-        lesson: null,
-        startedAt: at,
-      },
+      body: newRound(
+        { playerId: club.playerId, tableId: club.poolTable },
+        { drill: 'frozen-pair', startedAt: at },
+      ),
     });
     await send(test.app, 'POST', `/api/rounds/${round}/end`, {
       cookie: club.coach,

@@ -3,7 +3,8 @@ import { callsSchema } from '../../core/records/call.ts';
 import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson.ts';
 import { progressSchema } from '../../core/records/progress.ts';
 import { playersSchema, roundsSchema } from '../../core/records/club.ts';
-import { openDemoApp, cookieOf, post, send, type TestApp } from '../testing/club.ts';
+import { cookieOf, post, send, type TestApp } from '../testing/club.ts';
+import { openDemoApp } from '../testing/demo.ts';
 import { loadDemo } from './load.ts';
 import { DEMO_PLAYERS, DEMO_SIGN_INS } from './people.ts';
 

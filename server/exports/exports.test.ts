@@ -5,15 +5,8 @@ import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { progressSchema } from '../../core/records/progress.ts';
 import { DEMO_COACHES } from '../demo/people.ts';
-import {
-  cookieOf,
-  createTestApp,
-  createTestClub,
-  openDemoApp,
-  post,
-  send,
-  type TestApp,
-} from '../testing/club.ts';
+import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
+import { openDemoApp } from '../testing/demo.ts';
 import { backupSchema } from './backupSchema.ts';
 import { BACKUP_TABLES } from './backupTables.ts';
 

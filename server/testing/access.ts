@@ -12,6 +12,8 @@ export interface AccessCase {
   /** Parameters of the address, and the body, for the own club's player. */
   readonly path?: (w: AccessWorld) => string;
   readonly body?: (w: AccessWorld) => unknown;
+  /** The session that asks is over afterwards, so each comes with one that nothing else needs. */
+  readonly endsSession?: true;
 }
 
 /** Two clubs, and the names of what the own one's player has. */
@@ -104,21 +106,15 @@ export function describeAccess(
       expect(here).toEqual(Object.keys(cases).sort());
     });
 
-    it.each(Object.entries(cases))('%s', async (route, { expected, path, body }) => {
+    it.each(Object.entries(cases))('%s', async (route, { expected, path, body, endsSession }) => {
       const [method = '', pattern = ''] = route.split(' ');
       const { test, club, stranger } = world();
-      // A sign-out ends the session it comes with, so it gets sessions of its own.
-      const personas =
-        route === 'POST /api/sign-out'
-          ? await createTestClub(test, 'razorbill').then((own) => [
-              undefined,
-              own.other,
-              own.player,
-              own.coach,
-            ])
-          : [undefined, club.other, stranger.coach, club.coach];
+      const asking =
+        endsSession === true
+          ? await createTestClub(test, 'razorbill').then(({ other, player, coach }) => [other, player, coach])
+          : [club.other, stranger.coach, club.coach];
       const statuses: number[] = [];
-      for (const cookie of personas) {
+      for (const cookie of [undefined, ...asking]) {
         const response = await send(test.app, method, path?.(world()) ?? pattern, {
           cookie,
           ...(body === undefined ? {} : { body: body(world()) }),

@@ -12,26 +12,28 @@ import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { migrate } from '../db/migrate.ts';
 import { openPool } from '../db/pool.ts';
-import { loadDemo } from '../demo/load.ts';
-import { DEMO_SIGN_INS } from '../demo/people.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readLibrary, storeLibrary } from '../drills/library.ts';
 
 export const MIGRATIONS = path.resolve('server/db/migrations');
 export const PASSWORD = 'quayside lantern';
 
-async function onServer(sql: string): Promise<void> {
+/** Says something to the tests' own MariaDB. */
+export async function onServer(sql: string): Promise<void> {
   const connection = await createConnection(inject('databaseUrl'));
   await connection.query(sql);
   await connection.end();
 }
 
-const urlOf = (database: string) => inject('databaseUrl').replace(/\/jolly$/, `/${database}`);
+/** The address of one of its databases. */
+export const urlOf = (database: string) => inject('databaseUrl').replace(/\/jolly$/, `/${database}`);
+
+export const CHARACTERS = 'CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci';
 
 /** A database of its own for one test file. */
 export async function createTestDatabase(): Promise<{ readonly url: string; drop(): Promise<void> }> {
   const name = `jolly_${randomUUID().replaceAll('-', '')}`;
-  await onServer(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  await onServer(`CREATE DATABASE ${name} ${CHARACTERS}`);
   return { url: urlOf(name), drop: () => onServer(`DROP DATABASE ${name}`) };
 }
 
@@ -42,7 +44,8 @@ export interface TestApp {
   close(): Promise<void>;
 }
 
-async function openApp(url: string, change: Partial<Dependencies>): Promise<Omit<TestApp, 'close'>> {
+/** The application on a database with the newest schema and the library in it. */
+export async function openApp(url: string, change: Partial<Dependencies>): Promise<Omit<TestApp, 'close'>> {
   await migrate(url, MIGRATIONS);
   const pool = openPool(url);
   await storeLibrary(pool, await readLibrary(path.resolve('library')));
@@ -58,7 +61,7 @@ async function openApp(url: string, change: Partial<Dependencies>): Promise<Omit
   return { app, pool, clock };
 }
 
-/** The application on an empty, migrated database with the library in it. */
+/** The application on a database of its own without a club. */
 export async function createTestApp(change: Partial<Dependencies> = {}): Promise<TestApp> {
   const database = await createTestDatabase();
   const opened = await openApp(database.url, change);
@@ -69,15 +72,6 @@ export async function createTestApp(change: Partial<Dependencies> = {}): Promise
       await database.drop();
     },
   };
-}
-
-/** The application with the demo club, for tests that only read: whoever comes first loads it, and it stays. */
-export async function openDemoApp(): Promise<TestApp> {
-  const name = 'jolly_demo';
-  await onServer(`CREATE DATABASE IF NOT EXISTS ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  const opened = await openApp(urlOf(name), { demoSignIns: DEMO_SIGN_INS });
-  await loadDemo(opened.pool, opened.clock.now);
-  return { ...opened, close: () => opened.pool.end() };
 }
 
 /** A club with a coach, two players with sign-ins and a table of each kind. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { BLANK_SHOT, logOf, type LoggedShot } from '../../core/records/attempt.ts';
+import { newRound } from './newRound.ts';
 import { send, type TestApp, type TestClub } from './club.ts';
 
 interface PlayedRound {
@@ -17,19 +18,8 @@ export async function playRound({ app }: TestApp, club: TestClub, round: PlayedR
   const { drill, at, stage = 1, shots = [] } = round;
   const put = (path: string, method: string, body: unknown) =>
     send(app, method, `/api/rounds/${id}${path}`, { cookie: club.coach, body });
-  await put('', 'PUT', {
-    playerId: club.playerId,
-    tableId: club.poolTable,
-    tableRevision: 1,
-    conditionsId: null,
-    drill,
-    revision: 1,
-    stage,
-    ladderStart: 0,
-    seed: 1,
-    lesson: null,
-    startedAt: at,
-  });
+  const place = { playerId: club.playerId, tableId: club.poolTable };
+  await put('', 'PUT', newRound(place, { drill, stage, startedAt: at }));
   for (const [i, shot] of shots.entries()) {
     const response = await put(`/attempts/${randomUUID()}`, 'PUT', {
       ordinal: i + 1,

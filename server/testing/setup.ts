@@ -9,7 +9,7 @@ declare module 'vitest' {
 
 /** Before the tests: a MariaDB of their own in a temporary folder; after them it is gone. */
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
-  const { database, end } = await startThrowawayDatabase('jolly-test');
+  const database = await startThrowawayDatabase('jolly-test');
   project.provide('databaseUrl', database.url);
-  return end;
+  return database.end;
 }

@@ -1,22 +1,8 @@
 import { expect, it } from 'vitest';
 import { logOf } from '../../core/records/attempt.ts';
-import type { StoredAttempt } from '../../core/records/club.ts';
+import { attempt } from '../testing/attempt.ts';
 import { markOf } from './useOtherDevices.ts';
 
-const attempt = (id: string, change: Partial<StoredAttempt> = {}): StoredAttempt => ({
-  id,
-  ordinal: 1,
-  outcome: 'missed',
-  landing: null,
-  points: 0,
-  along: null,
-  across: null,
-  log: logOf({}),
-  counted: { done: false },
-  playedAt: '2026-11-24T12:00:00Z',
-  changed: null,
-  ...change,
-});
 const state = { attempts: [attempt('a')], underWay: null, ended: null };
 
 it('two states of a round differ by attempts, by what they say, by what is under way and by the end', () => {

@@ -34,35 +34,33 @@ export default function BiasChart({ months }: { readonly months: readonly MonthS
   });
   const tick = { fill: colour('muted'), fontSize: 13, fontFamily: TEXT_FONT };
   return (
-    <figure style={{ margin: '8px 0 0', height: 190 }} aria-label="Mean landing error by month, centimetres">
-      <ResponsiveContainer>
-        <LineChart data={data} margin={{ top: 8, right: 14, bottom: 0, left: -18 }}>
-          <CartesianGrid vertical={false} stroke={colour('line')} />
-          <XAxis dataKey="month" tick={tick} />
-          <YAxis tick={tick} unit=" cm" width={78} />
-          <ReferenceLine y={0} stroke={colour('ink')} />
-          <Legend wrapperStyle={{ fontSize: 13 }} />
-          <Line
-            dataKey="along"
-            name="long (+) or short (−)"
-            stroke={colour('indigo')}
-            strokeWidth={2}
-            isAnimationActive={false}
-          >
-            <ErrorBar dataKey="alongMargin" stroke={colour('indigo')} width={5} />
-          </Line>
-          <Line
-            dataKey="across"
-            name="left (+) or right (−)"
-            stroke={colour('teal')}
-            strokeWidth={2}
-            strokeDasharray="5 3"
-            isAnimationActive={false}
-          >
-            <ErrorBar dataKey="acrossMargin" stroke={colour('teal')} width={5} />
-          </Line>
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+    <ResponsiveContainer>
+      <LineChart data={data} margin={{ top: 8, right: 14, bottom: 0, left: -18 }}>
+        <CartesianGrid vertical={false} stroke={colour('line')} />
+        <XAxis dataKey="month" tick={tick} />
+        <YAxis tick={tick} unit=" cm" width={78} />
+        <ReferenceLine y={0} stroke={colour('ink')} />
+        <Legend wrapperStyle={{ fontSize: 13 }} />
+        <Line
+          dataKey="along"
+          name="long (+) or short (−)"
+          stroke={colour('indigo')}
+          strokeWidth={2}
+          isAnimationActive={false}
+        >
+          <ErrorBar dataKey="alongMargin" stroke={colour('indigo')} width={5} />
+        </Line>
+        <Line
+          dataKey="across"
+          name="left (+) or right (−)"
+          stroke={colour('teal')}
+          strokeWidth={2}
+          strokeDasharray="5 3"
+          isAnimationActive={false}
+        >
+          <ErrorBar dataKey="acrossMargin" stroke={colour('teal')} width={5} />
+        </Line>
+      </LineChart>
+    </ResponsiveContainer>
   );
 }

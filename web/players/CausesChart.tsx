@@ -23,25 +23,23 @@ export default function CausesChart({ months }: { readonly months: readonly Mont
   const shown = total.length > SHOWN ? [...named, 'others'] : named;
   const tick = { fill: colour('muted'), fontSize: 13, fontFamily: TEXT_FONT };
   return (
-    <figure style={{ margin: '8px 0 0', height: 190 }} aria-label="Causes noted, by month">
-      <ResponsiveContainer>
-        <BarChart data={data} margin={{ top: 8, right: 14, bottom: 0, left: -18 }}>
-          <CartesianGrid vertical={false} stroke={colour('line')} />
-          <XAxis dataKey="month" tick={tick} />
-          <YAxis tick={tick} allowDecimals={false} />
-          <Legend wrapperStyle={{ fontSize: 13 }} />
-          {shown.map((cause, i) => (
-            <Bar
-              key={cause}
-              dataKey={cause}
-              stackId="causes"
-              fill={FILLS[i] ?? colour('line')}
-              stroke={colour('ink')}
-              isAnimationActive={false}
-            />
-          ))}
-        </BarChart>
-      </ResponsiveContainer>
-    </figure>
+    <ResponsiveContainer>
+      <BarChart data={data} margin={{ top: 8, right: 14, bottom: 0, left: -18 }}>
+        <CartesianGrid vertical={false} stroke={colour('line')} />
+        <XAxis dataKey="month" tick={tick} />
+        <YAxis tick={tick} allowDecimals={false} />
+        <Legend wrapperStyle={{ fontSize: 13 }} />
+        {shown.map((cause, i) => (
+          <Bar
+            key={cause}
+            dataKey={cause}
+            stackId="causes"
+            fill={FILLS[i] ?? colour('line')}
+            stroke={colour('ink')}
+            isAnimationActive={false}
+          />
+        ))}
+      </BarChart>
+    </ResponsiveContainer>
   );
 }

@@ -1,25 +1,13 @@
-import { Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import type { PositionEntry } from '../../core/drill/positionDrill.ts';
 import type { RoundHead } from '../../core/records/club.ts';
-import { mostPoints } from '../../core/counting/bands.ts';
-import { placeRound, scoreBands, type ScoreBand } from '../../core/scoring/benchmark.ts';
-import { median } from '../../core/statistics/summary.ts';
 import type { TableRef } from '../../core/records/tableCard.ts';
 import { benchmarkQuery, playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
-import { Figures } from './Figures.tsx';
 import { LANDINGS_HEIGHT, LandingScatter } from './LandingScatter.tsx';
-import { placingWords } from './placingWords.ts';
-
-export interface TrendProps {
-  readonly rounds: readonly { readonly at: string; readonly points: number }[];
-  readonly bands: readonly ScoreBand[];
-  readonly maximum: number;
-}
+import { TREND_HEIGHT, TrendCard } from './TrendCard.tsx';
 
 interface DrillProgressProps {
   readonly playerId: string;
@@ -33,13 +21,12 @@ interface DrillProgressProps {
   readonly early: number;
   /** How many more were played on tables on which balls run otherwise. */
   readonly unlike: number;
-  readonly chart: (props: TrendProps) => ReactNode;
 }
 
-/** About what the trend and the landings of a drill take on the page, pixels. */
-export const DRILL_HEIGHT = 332 + LANDINGS_HEIGHT;
+/** About what it takes on the page, pixels. */
+export const DRILL_HEIGHT = TREND_HEIGHT + 16 + LANDINGS_HEIGHT;
 
-/** How one drill has gone: best, last, median of five, the rounds over time, and the landings. */
+/** How a drill has gone in which the cue ball is placed: its rounds over time, and the landings. */
 export function DrillProgress(props: DrillProgressProps) {
   const state = useQuery(tableStateQuery(props.table));
   if (state.data === undefined) return <Loading what="the table" error={state.error} height={DRILL_HEIGHT} />;
@@ -55,51 +42,22 @@ function Progress({
   rounds,
   early,
   unlike,
-  chart,
 }: DrillProgressProps & { readonly on: TableAsPlayed }) {
   const benchmark = useQuery(benchmarkQuery(entry, stage, { ref: table, on }, () => undefined));
   const { document, revision } = entry;
   const played = useQuery(
     playerRoundsQuery(playerId, { drill: document.slug, revision, stage, table: table.fingerprint }),
   );
-  const maximum = document.scoring.shots * mostPoints(document.stages[stage - 1]?.bands ?? []);
-  const scores = rounds.map((round) => round.result.value);
-  const trend = rounds.map((round, i) => ({ at: round.startedAt, points: scores[i] ?? 0 }));
-  if (scores.length === 0)
-    return <Text>Every round of this drill was ended early, so there is nothing to compare.</Text>;
   return (
     <>
-      <section className="card" aria-labelledby="trend-title">
-        <Group justify="space-between" align="start">
-          <div>
-            <Title order={2} size="h3" id="trend-title">
-              {document.title}
-            </Title>
-            <Text c="dimmed" size="sm">
-              Points of {maximum}, {rounds.length === 1 ? '1 round' : `${rounds.length} rounds`}
-              {early > 0 ? `; ${early} ended early left out` : ''}
-              {unlike > 0 ? `; ${unlike} on tables that played otherwise left out` : ''}
-            </Text>
-            <Text mt={4} mih="1lh">
-              {benchmark.data !== undefined &&
-                `Last round: ${placingWords(placeRound(scores.at(-1) ?? 0, benchmark.data))}`}
-            </Text>
-          </div>
-          <Figures
-            figures={[
-              ['best', Math.max(...scores)],
-              ['last', scores.at(-1) ?? 0],
-              [`median of ${Math.min(RECENT, scores.length)}`, median(scores.slice(-RECENT))],
-            ]}
-          />
-        </Group>
-        {chart({
-          rounds: trend,
-          bands: benchmark.data === undefined ? [] : scoreBands(benchmark.data, maximum),
-          maximum,
-        })}
-      </section>
-      {played.data === undefined ? (
+      <TrendCard
+        title={document.title}
+        rounds={rounds}
+        early={early}
+        unlike={unlike}
+        benchmark={benchmark.isError ? null : benchmark.data}
+      />
+      {rounds.length === 0 ? null : played.data === undefined ? (
         <Loading what="the rounds" error={played.error} height={LANDINGS_HEIGHT} />
       ) : (
         <LandingScatter document={document} on={on} stage={stage} rounds={played.data} />
@@ -107,6 +65,3 @@ function Progress({
     </>
   );
 }
-
-/** Rounds in the median that says how somebody plays these days. */
-export const RECENT = 5;

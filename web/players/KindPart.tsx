@@ -1,6 +1,5 @@
 import { Group, Select, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
 import { useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -9,20 +8,11 @@ import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
 import { playerResultsQuery, revisionQuery } from '../api/queries.ts';
 import { Loading } from '../app/Loading.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
-import { DRILL_HEIGHT, DrillProgress, type TrendProps } from './DrillProgress.tsx';
+import { DRILL_HEIGHT, DrillProgress } from './DrillProgress.tsx';
 import { LedgerPart } from './LedgerPart.tsx';
-import { RESULTS_HEIGHT, ResultProgress } from './ResultProgress.tsx';
+import { ResultProgress } from './ResultProgress.tsx';
 import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
-
-const TrendChart = lazy(() => import('./TrendChart.tsx'));
-
-function drawTrend(props: TrendProps) {
-  return (
-    <Suspense fallback={<Loading what="the chart" error={null} height={210} />}>
-      <TrendChart {...props} />
-    </Suspense>
-  );
-}
+import { TREND_HEIGHT } from './TrendCard.tsx';
 
 const keyOf = ({ drill, revision, stage, table }: KindProgress) =>
   [drill, revision, stage, table.fingerprint].join('.');
@@ -54,7 +44,7 @@ export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPart
   const sameKind = all.filter(
     ({ stage, table }) => stage === chosen.stage && table.fingerprint === chosen.table.fingerprint,
   );
-  const shared = { rounds: comparable, early: sameKind.length - comparable.length, unlike, chart: drawTrend };
+  const shared = { rounds: comparable, early: sameKind.length - comparable.length, unlike };
   function choose(key: string | null) {
     if (key === null) return;
     const next = new URLSearchParams(params);
@@ -98,7 +88,7 @@ export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPart
         <Loading
           what="the drill"
           error={entry.error ?? results.error}
-          height={current === undefined || isPositionDrill(current.document) ? DRILL_HEIGHT : RESULTS_HEIGHT}
+          height={current === undefined || isPositionDrill(current.document) ? DRILL_HEIGHT : TREND_HEIGHT}
         />
       ) : isPositionDrill(drill) ? (
         <DrillProgress

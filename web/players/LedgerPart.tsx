@@ -9,6 +9,7 @@ import { LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
 import { playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
 import { dayAndClock } from '../app/dates.ts';
 import { asPlayed } from '../hall/tableChoice.ts';
+import { percent } from '../words/units.ts';
 import { ledgerOfAttempt } from '../workers/solver.ts';
 import { ledgerAttempts, type LedgerAttempt } from './ledgerAttempts.ts';
 import { costOf, costWords } from './ledgerWords.ts';
@@ -120,7 +121,6 @@ function lengthWords({ counted, log }: StoredAttempt): string {
   return log.shots.length === 1 ? '1 shot' : `${log.shots.length} shots`;
 }
 
-const percent = (share: number) => `${Math.round(100 * share)} %`;
 const signed = (share: number) => {
   const points = Math.round(100 * share);
   return points === 0 ? '0' : points > 0 ? `−${points}` : `+${-points}`;

@@ -1,11 +1,11 @@
 import { SimpleGrid, Table, Text, Title } from '@mantine/core';
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import type { MonthSums } from '../../core/records/progress.ts';
 import { addSums, meanLanding } from '../../core/scoring/roundSums.ts';
 import { Z_90 } from '../../core/statistics/wilson.ts';
-import { Loading } from '../app/Loading.tsx';
 import { alongAndAcross, percent } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
+import { ChartFigure } from './ChartFigure.tsx';
 
 const BiasChart = lazy(() => import('./BiasChart.tsx'));
 const CausesChart = lazy(() => import('./CausesChart.tsx'));
@@ -26,9 +26,9 @@ export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }
             landings, ± {Math.max(1, Math.round(100 * bias.along.margin))} cm along and ±{' '}
             {Math.max(1, Math.round(100 * bias.across.margin))} cm across.
           </Text>
-          <Suspense fallback={<Loading what="the chart" error={null} height={198} />}>
+          <ChartFigure label="Mean landing error by month, centimetres" height={190}>
             <BiasChart months={months} />
-          </Suspense>
+          </ChartFigure>
         </section>
       )}
       <section className="card" aria-labelledby="causes-title">
@@ -42,9 +42,9 @@ export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }
         ) : (
           <>
             <Text size="sm">{total.causes.map(({ cause, count }) => `${cause} ${count}`).join(', ')}.</Text>
-            <Suspense fallback={<Loading what="the chart" error={null} height={198} />}>
+            <ChartFigure label="Causes noted, by month" height={190}>
               <CausesChart months={months} />
-            </Suspense>
+            </ChartFigure>
           </>
         )}
         {total.shots > 0 && (

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { atStage } from '../../core/drill/stage.ts';
-import { BLANK_SHOT, logOf, type AttemptLog, type LoggedShot } from '../../core/records/attempt.ts';
-import type { StoredAttempt } from '../../core/records/club.ts';
+import { BLANK_SHOT, logOf, type LoggedShot } from '../../core/records/attempt.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { attempt } from '../testing/attempt.ts';
 import { round } from '../testing/round.ts';
 import { ledgerAttempts } from './ledgerAttempts.ts';
 
@@ -16,27 +16,12 @@ const drill = atStage(
 const preset = TABLE_PRESETS['pool-9ft'];
 const look = (rounds: Parameters<typeof ledgerAttempts>[0]) => ledgerAttempts(rounds, drill, preset);
 
-function attempt(id: string, log: Partial<AttemptLog>): StoredAttempt {
-  return {
-    id,
-    ordinal: 1,
-    outcome: 'missed',
-    landing: null,
-    points: 0,
-    along: null,
-    across: null,
-    log: logOf(log),
-    counted: { done: false },
-    playedAt: '2026-11-24T18:00:00Z',
-    changed: null,
-  };
-}
 const shot = (change: Partial<LoggedShot>): LoggedShot => ({ ...BLANK_SHOT, ball: '1', ...change });
 const potted = shot({ potted: ['1'] });
 const marked = shot({ potted: ['1'], landing: { x: 1, y: 0.6 } });
 const missed = shot({});
 const full = (id: string, ...shots: readonly LoggedShot[]) =>
-  attempt(id, { detail: 'full', shots: [...shots] });
+  attempt(id, { log: logOf({ detail: 'full', shots: [...shots] }) });
 
 it('offers the latest attempts first, with where their balls lay', () => {
   const { carrying } = look([
@@ -54,7 +39,7 @@ it('leaves out those whose cue ball was not marked after the first ball, and say
 });
 
 it('knows no attempts that were logged by their result, or not at all', () => {
-  const quick = attempt('a', { shots: [missed] });
+  const quick = attempt('a', { log: logOf({ shots: [missed] }) });
   expect(look([round({ attempts: [quick, full('b')] }), round({})])).toEqual({
     written: false,
     carrying: [],

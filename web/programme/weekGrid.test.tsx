@@ -1,8 +1,8 @@
 // @vitest-environment jsdom
-import { MantineProvider } from '@mantine/core';
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { afterEach, expect, it, vi } from 'vitest';
 import type { ItemState } from '../../core/programme/donePlanned.ts';
+import { emptyPage, show } from '../testing/page.tsx';
 import { item, programme } from '../testing/programme.ts';
 import { WeekGrid } from './WeekGrid.tsx';
 
@@ -13,42 +13,30 @@ const { document: plan } = programme([
 const onChoose = vi.fn();
 const onMove = vi.fn();
 
-beforeEach(() => {
-  vi.stubGlobal('matchMedia', () => ({
-    matches: false,
-    addEventListener: vi.fn(),
-    removeEventListener: vi.fn(),
-  }));
-});
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-  vi.clearAllMocks();
-});
+emptyPage();
+afterEach(() => vi.clearAllMocks());
 
-function show(editable: boolean): void {
+function showWeek(editable: boolean): void {
   const states = new Map<string, ItemState>([
     ['a', { kind: 'ticked' }],
     ['b', { kind: 'open' }],
   ]);
-  render(
-    <MantineProvider env="test">
-      <WeekGrid
-        document={plan}
-        states={states}
-        today="2026-11-25"
-        titleOf={(drill) => `The ${drill}`}
-        chosen="b"
-        editable={editable}
-        onChoose={onChoose}
-        onMove={onMove}
-      />
-    </MantineProvider>,
+  show(
+    <WeekGrid
+      document={plan}
+      states={states}
+      today="2026-11-25"
+      titleOf={(drill) => `The ${drill}`}
+      chosen="b"
+      editable={editable}
+      onChoose={onChoose}
+      onMove={onMove}
+    />,
   );
 }
 
 it.each([true, false])('an entry can be chosen, whether it may be dragged (%s) or not', (editable) => {
-  show(editable);
+  showWeek(editable);
   const [ticked, open] = screen.getAllByRole('button', { name: /^The harbour-turn/ });
   if (ticked === undefined || open === undefined) throw new Error('two entries are planned');
   for (const entry of [ticked, open]) expect(entry.getAttribute('aria-disabled')).not.toBe('true');
@@ -58,9 +46,9 @@ it.each([true, false])('an entry can be chosen, whether it may be dragged (%s) o
 });
 
 it('only what may be dragged says that it can be', () => {
-  show(true);
+  showWeek(true);
   expect(screen.getAllByRole('button')[0]?.getAttribute('aria-roledescription')).toBe('draggable');
   cleanup();
-  show(false);
+  showWeek(false);
   expect(screen.getAllByRole('button')[0]?.getAttribute('aria-roledescription')).toBeNull();
 });

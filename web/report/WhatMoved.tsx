@@ -1,7 +1,6 @@
 import { Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { lazy, Suspense } from 'react';
 import { resultText } from '../../core/counting/result.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -17,9 +16,8 @@ import { Loading } from '../app/Loading.tsx';
 import { asPlayed } from '../hall/tableChoice.ts';
 import { LandingScatter } from '../players/LandingScatter.tsx';
 import { comparableRounds } from '../players/rounds.ts';
+import { Trend } from '../players/Trend.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
-
-const TrendChart = lazy(() => import('../players/TrendChart.tsx'));
 
 interface WhatMovedProps {
   readonly playerId: string;
@@ -95,17 +93,10 @@ function Pictures({ playerId, kind, title, from, to }: PicturesProps) {
     return day >= from && day <= to;
   };
   const comparable = comparableRounds(results.data, kind).filter(within);
-  const points = comparable.map(({ startedAt, result }) => ({ at: startedAt, points: result.value }));
   return (
     <div className="report-pictures">
       <Text fw={700}>{title}, round by round</Text>
-      <Suspense fallback={<Loading what="the chart" error={null} />}>
-        <TrendChart
-          rounds={points}
-          bands={[]}
-          maximum={Math.max(1, kind.best.maximum ?? 0, ...points.map((each) => each.points))}
-        />
-      </Suspense>
+      <Trend rounds={comparable} />
       {isPositionDrill(staged) && state.data !== undefined && rounds.data !== undefined && (
         <LandingScatter
           document={staged}

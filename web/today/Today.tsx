@@ -73,7 +73,10 @@ export function Today() {
 
       <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
         {viewer.role === 'player' ? (
-          <OwnGame playerId={viewer.id} lastAt={waiting[0]?.lastRoundAt ?? null} />
+          <OwnGame
+            playerId={viewer.id}
+            lastAt={waiting.find(({ id }) => id === viewer.id)?.lastRoundAt ?? null}
+          />
         ) : (
           <Waiting players={waiting} />
         )}

@@ -1,11 +1,10 @@
 // @vitest-environment jsdom
-import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { cleanup, screen, within } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { drillsQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
+import { emptyPage, show } from '../testing/page.tsx';
 import { item, programme } from '../testing/programme.ts';
 import { round } from '../testing/round.ts';
 import { Homework } from './Homework.tsx';
@@ -15,34 +14,20 @@ import { OwnGame } from './OwnGame.tsx';
 const NOW = new Date(2026, 10, 25, 12);
 const fetching = vi.fn(() => Promise.reject(new TypeError('nothing is asked of the server here')));
 
+emptyPage();
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['Date'] });
   vi.setSystemTime(NOW);
   vi.stubGlobal('fetch', fetching);
-  vi.stubGlobal('matchMedia', () => ({
-    matches: false,
-    addEventListener: vi.fn(),
-    removeEventListener: vi.fn(),
-  }));
 });
-afterEach(() => {
-  cleanup();
-  vi.useRealTimers();
-  vi.unstubAllGlobals();
-});
+afterEach(() => vi.useRealTimers());
 
-function show(content: ReactNode, known: ReturnType<typeof programme>): void {
+function showKnown(content: ReactNode, known: ReturnType<typeof programme>): void {
   const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
   queries.setQueryData(drillsQuery.queryKey, []);
   queries.setQueryData(programmesQuery.queryKey, [known.programme]);
   queries.setQueryData(programmeQuery('programme').queryKey, known);
-  render(
-    <QueryClientProvider client={queries}>
-      <MantineProvider env="test">
-        <MemoryRouter>{content}</MemoryRouter>
-      </MantineProvider>
-    </QueryClientProvider>,
-  );
+  show(<QueryClientProvider client={queries}>{content}</QueryClientProvider>);
 }
 
 describe('the week’s practice of a student', () => {
@@ -63,7 +48,7 @@ describe('the week’s practice of a student', () => {
   );
 
   it('has the entries of this week in the order of their days, and no others', () => {
-    show(<Homework playerId="wren" />, week);
+    showKnown(<Homework playerId="wren" />, week);
     const names = screen.getAllByText(/, 20 min$/).map((each) => each.textContent);
     expect(names.map((name) => name.split(',')[0])).toEqual([
       'frozen-pair',
@@ -74,7 +59,7 @@ describe('the week’s practice of a student', () => {
   });
 
   it('leads to the round that did an entry, and to a round for one that is open', () => {
-    show(<Homework playerId="wren" />, week);
+    showKnown(<Homework playerId="wren" />, week);
     expect(screen.getByRole('link', { name: 'See the round' }).getAttribute('href')).toBe(
       '/lesson/rounds/r1',
     );
@@ -88,7 +73,7 @@ describe('the week’s practice of a student', () => {
   });
 
   it('what was scored cannot be ticked off, the rest can', () => {
-    show(<Homework playerId="wren" />, week);
+    showKnown(<Homework playerId="wren" />, week);
     const boxes = screen.getAllByRole<HTMLInputElement>('checkbox');
     expect(boxes.map((box) => [box.checked, box.disabled])).toEqual([
       [true, false],
@@ -98,13 +83,13 @@ describe('the week’s practice of a student', () => {
   });
 
   it('is left out where there is none', () => {
-    show(<Homework playerId="wren" />, programme([item('later', { day: '2026-12-01' })]));
+    showKnown(<Homework playerId="wren" />, programme([item('later', { day: '2026-12-01' })]));
     expect(screen.queryByRole('region')).toBeNull();
   });
 });
 
 it('a student’s own game has their progress, their own programmes and the calls', () => {
-  show(<OwnGame playerId="wren" lastAt={null} />, programme([]));
+  showKnown(<OwnGame playerId="wren" lastAt={null} />, programme([]));
   const game = within(screen.getByRole('region', { name: 'Your game' }));
   expect(game.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
     '/players/wren',
@@ -113,6 +98,6 @@ it('a student’s own game has their progress, their own programmes and the call
   ]);
   expect(game.getByText('no round yet')).toBeDefined();
   cleanup();
-  show(<OwnGame playerId="idris" lastAt={null} />, programme([]));
+  showKnown(<OwnGame playerId="idris" lastAt={null} />, programme([]));
   expect(screen.queryByText('Towards the winter')).toBeNull();
 });

@@ -1,0 +1,29 @@
+import { MantineProvider } from '@mantine/core';
+import { cleanup, render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, beforeEach, vi } from 'vitest';
+
+/** For the tests of one file: a page in which components can be shown, empty again after each of them. */
+export function emptyPage(): void {
+  beforeEach(() => {
+    vi.stubGlobal('matchMedia', () => ({
+      matches: false,
+      addEventListener: vi.fn(),
+      removeEventListener: vi.fn(),
+    }));
+  });
+  afterEach(() => {
+    cleanup();
+    vi.unstubAllGlobals();
+  });
+}
+
+/** Shows a component as the interface does, without its frame. */
+export function show(content: ReactNode) {
+  return render(
+    <MantineProvider env="test">
+      <MemoryRouter>{content}</MemoryRouter>
+    </MantineProvider>,
+  );
+}
