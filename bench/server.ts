@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import { setTimeout } from 'node:timers/promises';
-import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
-import { playersSchema } from '../core/records/club.ts';
-import { clubTablesSchema } from '../core/records/tableCard.ts';
+import { BLANK_SHOT } from '../core/records/loggedShot.ts';
+import { logOf } from '../core/records/attempt.ts';
+import { playersSchema } from '../core/records/player.ts';
+import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { ensureBuilt } from '../scripts/lib/build.ts';
 import { withDemoServer } from '../scripts/lib/demoServer.ts';
 import { coachCookie } from './coachCookie.ts';

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, inject, it } from 'vitest';
 import { callsSchema } from '../core/records/call.ts';
-import { playersSchema } from '../core/records/club.ts';
+import { playersSchema } from '../core/records/player.ts';
 import { choose, pixelOf, reads, signIn } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
 import { poseFromSeed } from '../core/judgement/pose.ts';
-import { openRoundSchema } from '../core/records/club.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
 import { buildTable } from '../core/table/table.ts';
 import { choose, pixelOf, plannedLanding, points, readLayout, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';

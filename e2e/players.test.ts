@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
 import { describe, expect, inject, it } from 'vitest';
 import { programmesSchema } from '../core/records/programme.ts';
-import { playersSchema } from '../core/records/club.ts';
+import { playersSchema } from '../core/records/player.ts';
 import { choose, reads, signIn } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';

@@ -1,7 +1,7 @@
 import type { Page } from 'playwright-core';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { openBrowser, type Browser } from './lib/browser.ts';
-import { openRoundSchema } from '../core/records/club.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
 import {
   choose,
   landingAt,

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import getPort from 'get-port';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { welcomeSchema } from '../core/records/club.ts';
+import { welcomeSchema } from '../core/records/account.ts';
 import { openFirstClub } from './lib/firstClub.ts';
 
 interface Running {

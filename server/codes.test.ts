@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { signInCodeSchema, viewerSchema } from '../core/records/club.ts';
+import { signInCodeSchema, viewerSchema } from '../core/records/account.ts';
 import {
   cookieOf,
   createTestApp,

@@ -1,6 +1,6 @@
 import type { Pool } from 'mysql2/promise';
 import type { Logger } from 'pino';
-import type { Welcome } from '../core/records/club.ts';
+import type { Welcome } from '../core/records/account.ts';
 
 /** What the application is given from outside; tests give other things. */
 export interface Dependencies {

@@ -1,12 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import {
-  drillRevisionsSchema,
-  importReplySchema,
-  listedDrillSchema,
-  listedDrillsSchema,
-  openRoundSchema,
-} from '../core/records/club.ts';
+import { drillRevisionsSchema } from '../core/records/drillRevision.ts';
+import { importReplySchema, listedDrillSchema, listedDrillsSchema } from '../core/records/listedDrill.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
 import type { Drill } from '../core/records/drill.ts';
 import { findDrill, LIBRARY, storeRevision } from './db/queries/drills.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';

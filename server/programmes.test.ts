@@ -6,7 +6,7 @@ import {
   programmeWithRoundsSchema,
   type ProgrammeDocument,
 } from '../core/records/programme.ts';
-import { clubOverviewSchema } from '../core/records/progress.ts';
+import { clubOverviewSchema } from '../core/records/clubOverview.ts';
 import { playRound } from './testing/rounds.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 

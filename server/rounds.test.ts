@@ -1,14 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { RowDataPacket } from 'mysql2/promise';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import {
-  BLANK_SHOT,
-  logOf,
-  NOTHING_ENTERED,
-  type AttemptLog,
-  type LoggedShot,
-} from '../core/records/attempt.ts';
-import { openRoundSchema, roundsSchema, storedSchema } from '../core/records/club.ts';
+import { BLANK_SHOT, type LoggedShot } from '../core/records/loggedShot.ts';
+import { logOf, type AttemptLog } from '../core/records/attempt.ts';
+import { NOTHING_ENTERED } from '../core/records/entered.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
+import { roundsSchema } from '../core/records/round.ts';
+import { storedSchema } from '../core/records/storedAttempt.ts';
 import { reviewLanding } from '../core/scoring/landing.ts';
 import { buildTable } from '../core/table/table.ts';
 import { chanceAt } from '../core/planning/window.ts';

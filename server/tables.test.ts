@@ -1,14 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { BLANK_SHOT, logOf } from '../core/records/attempt.ts';
-import { openRoundSchema, roundsSchema } from '../core/records/club.ts';
-import {
-  clubTablesSchema,
-  CONDITIONS_HOLD_MS,
-  tableLogSchema,
-  tableStateSchema,
-  type ClubTable,
-} from '../core/records/tableCard.ts';
+import { BLANK_SHOT } from '../core/records/loggedShot.ts';
+import { logOf } from '../core/records/attempt.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
+import { roundsSchema } from '../core/records/round.ts';
+import { clubTablesSchema, tableStateSchema, type ClubTable } from '../core/records/clubTable.ts';
+import { CONDITIONS_HOLD_MS } from '../core/records/conditions.ts';
+import { tableLogSchema } from '../core/records/tableLog.ts';
 import { standardCard, tableOfCard, type TableCard } from '../core/table/card.ts';
 import { tableFingerprint } from '../core/table/table.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';

@@ -8,7 +8,25 @@ import { Today } from './today/Today.tsx';
 const drills = () => import('./drills/DrillList.tsx');
 const designer = () => import('./designer/DesignerPage.tsx');
 const startRound = () => import('./lesson/StartRoundPage.tsx');
-const scoring = () => import('./lesson/ScoringPage.tsx');
+
+/** Scoring, and what a round says below it. */
+async function scoring() {
+  const [{ ScoringPage }, { RoundBelow }] = await Promise.all([
+    import('./scoring/ScoringPage.tsx'),
+    import('./review/RoundBelow.tsx'),
+  ]);
+  return { Component: () => <ScoringPage review={RoundBelow} /> };
+}
+
+/** A player, with their programmes and reports. */
+async function player() {
+  const [{ PlayerPage }, { ProgrammesPart }, { ReportsPart }] = await Promise.all([
+    import('./players/PlayerPage.tsx'),
+    import('./programme/ProgrammesPart.tsx'),
+    import('./report/ReportsPart.tsx'),
+  ]);
+  return { Component: () => <PlayerPage programmes={ProgrammesPart} reports={ReportsPart} /> };
+}
 
 /** Fetches what is needed at the table before it is asked for, so that it is there without network. */
 export async function fetchTableSide(): Promise<void> {
@@ -25,7 +43,7 @@ export function createRouter() {
       children: [
         {
           path: '/lesson/rounds/:id',
-          lazy: async () => ({ Component: (await scoring()).ScoringPage }),
+          lazy: scoring,
         },
         {
           path: '/drills/:slug/sheet',
@@ -90,11 +108,11 @@ export function createRouter() {
             },
             {
               path: '/players/:id',
-              lazy: async () => ({ Component: (await import('./players/PlayerPage.tsx')).PlayerPage }),
+              lazy: player,
             },
             {
               path: '/lab',
-              lazy: async () => ({ Component: (await import('./lab/LabPage.tsx')).LabPage }),
+              lazy: async () => ({ Component: (await import('./lab/stroke/LabPage.tsx')).LabPage }),
             },
             {
               path: '/lab/position',
@@ -104,7 +122,7 @@ export function createRouter() {
             },
             {
               path: '/lab/call',
-              lazy: async () => ({ Component: (await import('./lab/call/CallPage.tsx')).CallPage }),
+              lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },
             { path: '*', element: <NoSuchPage /> },
           ],

@@ -2,9 +2,18 @@ import { array, lazy, object, type InferType } from 'yup';
 import { CALL_KINDS, DIFFICULTIES } from '../judgement/kinds.ts';
 import { answerKindOf } from '../judgement/question.ts';
 import { PRESET_IDS } from '../table/preset.ts';
-import { choice, count, finite, instant, noneOf, pointSchema, text, uuid } from './fields.ts';
-
-const UNKNOWN = '${path} has the unknown field ${properties}';
+import {
+  choice,
+  count,
+  finite,
+  instant,
+  MISSING,
+  noneOf,
+  pointSchema,
+  text,
+  UNKNOWN,
+  uuid,
+} from './fields.ts';
 
 function memberOf(value: unknown, members: readonly string[]): string | undefined {
   if (typeof value !== 'object' || value === null || !('kind' in value)) return undefined;
@@ -31,8 +40,8 @@ const ANSWERS = {
   verdict: object({ kind: choice(['verdict']), verdict: choice(['yes', 'no', 'too close']) }).exact(UNKNOWN),
   path: object({
     kind: choice(['path']),
-    points: array(pointSchema.required('${path} is missing'))
-      .required('${path} is missing')
+    points: array(pointSchema.required(MISSING))
+      .required(MISSING)
       .min(2, '${path} needs at least two points')
       .max(60, '${path} has at most 60 points'),
   }).exact(UNKNOWN),
@@ -47,13 +56,13 @@ const answerSchema = lazy((value: unknown) => {
   const kind = memberOf(value, Object.keys(ANSWERS));
   switch (kind) {
     case 'verdict':
-      return ANSWERS.verdict.required('${path} is missing');
+      return ANSWERS.verdict.required(MISSING);
     case 'path':
-      return ANSWERS.path.required('${path} is missing');
+      return ANSWERS.path.required(MISSING);
     case 'length':
-      return ANSWERS.length.required('${path} is missing');
+      return ANSWERS.length.required(MISSING);
     case 'side':
-      return ANSWERS.side.required('${path} is missing');
+      return ANSWERS.side.required(MISSING);
     default:
       return noneOf('kind', Object.keys(ANSWERS));
   }
@@ -71,7 +80,7 @@ const fields = {
   answer: answerSchema,
   /** What the call was worth, 0…1. */
   score: score(),
-  coach: coachCallSchema.nullable().defined('${path} is missing'),
+  coach: coachCallSchema.nullable().defined(MISSING),
   calledAt: instant(),
 };
 

@@ -1,28 +1,48 @@
-import { array, mixed, number, object, string, type NumberSchema, type StringSchema } from 'yup';
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  string,
+  type BooleanSchema,
+  type NumberSchema,
+  type StringSchema,
+} from 'yup';
 
 /** Schemas that several records share. All are strict: nothing is coerced at the edge. */
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
+/** What is said of a field that nobody knows: in a request, and in a document. */
+export const UNKNOWN_IN_REQUEST = '${properties} is not a field of this request';
+export const UNKNOWN = '${path} has the unknown field ${properties}';
+export const MISSING = '${path} is missing';
+
+/** Yes or no. */
+export function flag(): BooleanSchema<boolean> {
+  return boolean().strict().required(MISSING);
+}
+
 /** An id made by the client, so that a thing sent twice is stored once. */
 export function uuid(): StringSchema<string> {
-  return string().strict().required('${path} is missing').matches(UUID, '${path} must be a UUID');
+  return string().strict().required(MISSING).matches(UUID, '${path} must be a UUID');
 }
 
 export function text(longest: number): StringSchema<string> {
   return string()
     .strict()
     .typeError('${path} must be a text')
-    .required('${path} is missing')
+    .required(MISSING)
     .max(longest, `\${path} must be at most ${longest} characters`)
-    .test('not-blank', '${path} is missing', (value: string | null | undefined) => value?.trim() !== '');
+    .test('not-blank', MISSING, (value: string | null | undefined) => value?.trim() !== '');
 }
 
 export function finite(): NumberSchema<number> {
   return number()
     .strict()
     .typeError('${path} must be a number')
-    .required('${path} is missing')
+    .required(MISSING)
     .test(
       'finite',
       '${path} must be a finite number',
@@ -41,27 +61,27 @@ export function count(least: number, most: number): NumberSchema<number> {
 export function choice<const T extends string>(values: readonly T[]) {
   return string()
     .strict()
-    .required('${path} is missing')
+    .required(MISSING)
     .oneOf(values, `\${path} must be one of ${values.join(', ')}`);
 }
 
 /** Refuses whatever it gets: for a union whose `field` names no member of it. */
 export function noneOf(field: string, values: readonly string[]) {
   return mixed<never>()
-    .required('${path} is missing')
+    .required(MISSING)
     .test('none', `\${path}.${field} must be one of ${values.join(', ')}`, () => false);
 }
 
 /** A list of texts; strict, or its members would be made texts of whatever they are. */
 export function texts(longest: number) {
-  return array(text(longest)).strict().typeError('${path} must be a list').required('${path} is missing');
+  return array(text(longest)).strict().typeError('${path} must be a list').required(MISSING);
 }
 
 /** A time as ISO 8601 in UTC, as JavaScript writes it. */
 export function instant(): StringSchema<string> {
   return string()
     .strict()
-    .required('${path} is missing')
+    .required(MISSING)
     .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/, '${path} must be a time in UTC (ISO 8601)');
 }
 
@@ -74,7 +94,7 @@ export const pointSchema = object({ x: finite(), y: finite() }).exact(
 export function day(): StringSchema<string> {
   return string()
     .strict()
-    .required('${path} is missing')
+    .required(MISSING)
     .matches(/^\d{4}-\d\d-\d\d$/, '${path} must be a day (2026-11-24)');
 }
 
@@ -84,6 +104,6 @@ const LONGEST_NOTE = 2_500;
 export function note(): StringSchema<string> {
   return string()
     .strict()
-    .defined('${path} is missing')
+    .defined(MISSING)
     .max(LONGEST_NOTE, `\${path} must be at most ${LONGEST_NOTE} characters`);
 }

@@ -1,11 +1,9 @@
-import { array, boolean, object, type InferType } from 'yup';
-import { roundSchema } from './club.ts';
-import { choice, count, day, instant, note, text, uuid } from './fields.ts';
+import { array, object, type InferType } from 'yup';
+import { roundSchema } from './round.ts';
+import { choice, count, day, flag, instant, MISSING, note, text, UNKNOWN, uuid } from './fields.ts';
 
 /** A lesson: who is there, what is played for how long, and what was noted. */
 
-const UNKNOWN = '${path} has the unknown field ${properties}';
-const MISSING = '${path} is missing';
 const maybeInstant = () => instant().nullable().defined(MISSING);
 
 /** How players of a group follow each other at one table. */
@@ -62,7 +60,7 @@ export const lessonSchema = object({
   id: uuid(),
   version: count(1, 1_000_000),
   heldBy: object({ id: uuid(), name: text(80) }).required(),
-  archived: boolean().strict().required(),
+  archived: flag(),
   document: lessonDocumentSchema,
 }).required();
 export type Lesson = InferType<typeof lessonSchema>;

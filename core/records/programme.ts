@@ -1,11 +1,8 @@
-import { array, boolean, object, string, type InferType } from 'yup';
-import { choice, count, day, instant, text, uuid } from './fields.ts';
-import { roundHeadSchema } from './club.ts';
+import { array, object, string, type InferType } from 'yup';
+import { choice, count, day, flag, instant, MISSING, text, UNKNOWN, uuid } from './fields.ts';
+import { roundHeadSchema } from './round.ts';
 
 /** Weeks of practice of one player. */
-
-const UNKNOWN = '${path} has the unknown field ${properties}';
-const MISSING = '${path} is missing';
 
 export const ITEM_KINDS = ['practice', 'homework', 'before a match'] as const;
 
@@ -59,15 +56,13 @@ export const programmeCopiesSchema = object({
   .exact(UNKNOWN)
   .required();
 
-export const tickSchema = object({ done: boolean().strict().required(MISSING) })
-  .exact(UNKNOWN)
-  .required();
+export const tickSchema = object({ done: flag() }).exact(UNKNOWN).required();
 
 export const programmeSchema = object({
   id: uuid(),
   version: count(1, 1_000_000),
   player: object({ id: uuid(), name: text(80) }).required(),
-  archived: boolean().strict().required(),
+  archived: flag(),
   document: programmeDocumentSchema,
   /** What was ticked off. */
   ticks: array(object({ item: uuid(), at: instant() })).required(),

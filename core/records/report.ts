@@ -1,10 +1,7 @@
-import { array, boolean, object, type InferType } from 'yup';
-import { count, day, note, text, uuid } from './fields.ts';
+import { array, object, type InferType } from 'yup';
+import { count, day, flag, MISSING, note, text, UNKNOWN, uuid } from './fields.ts';
 
 /** What a coach writes to a player and their parents about a period. */
-
-const UNKNOWN = '${path} has the unknown field ${properties}';
-const MISSING = '${path} is missing';
 
 export const reportDocumentSchema = object({
   playerId: uuid(),
@@ -31,7 +28,7 @@ export const reportSchema = object({
   version: count(1, 1_000_000),
   player: object({ id: uuid(), name: text(80) }).required(),
   writtenBy: text(80),
-  archived: boolean().strict().required(),
+  archived: flag(),
   document: reportDocumentSchema,
 }).required();
 export type Report = InferType<typeof reportSchema>;

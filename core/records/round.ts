@@ -1,15 +1,13 @@
-import { boolean, object, string, type InferType } from 'yup';
-import { RESULT_UNITS } from '../counting/result.ts';
-import { attemptLogSchema } from './attempt.ts';
-import { choice, count, finite, instant, text, uuid } from './fields.ts';
-
-export const OUTCOMES = ['potted', 'missed', 'in-off'] as const;
-export type Outcome = (typeof OUTCOMES)[number];
-
-const UNKNOWN = '${properties} is not a field of this request';
+import { type InferType, array, boolean, object, string } from 'yup';
+import { PRESET_IDS } from '../table/preset.ts';
+import { adviceChoiceSchema } from './advice.ts';
+import { MISSING, UNKNOWN_IN_REQUEST, count, flag, instant, text, uuid } from './fields.ts';
+import { hand } from './player.ts';
+import { resultSchema } from './result.ts';
+import { attemptSchema } from './storedAttempt.ts';
 
 /** The block of a lesson to which a round belongs. */
-export const lessonRefSchema = object({ id: uuid(), block: uuid() }).exact(UNKNOWN);
+export const lessonRefSchema = object({ id: uuid(), block: uuid() }).exact(UNKNOWN_IN_REQUEST);
 
 /** What a device sends to open a round; the id comes with the address. */
 export const newRoundSchema = object({
@@ -17,7 +15,7 @@ export const newRoundSchema = object({
   tableId: uuid(),
   /** The state in which the device knew the table when the round began. */
   tableRevision: count(1, 100_000),
-  conditionsId: uuid().nullable().defined('${path} is missing'),
+  conditionsId: uuid().nullable().defined(MISSING),
   drill: text(60),
   revision: count(1, 100_000),
   stage: count(1, 9),
@@ -25,80 +23,74 @@ export const newRoundSchema = object({
   ladderStart: count(0, 21),
   /** From which the layouts of thrown balls are drawn. */
   seed: count(1, 2 ** 31 - 1),
-  lesson: lessonRefSchema.nullable().defined('${path} is missing'),
+  lesson: lessonRefSchema.nullable().defined(MISSING),
   startedAt: instant(),
 })
-  .exact(UNKNOWN)
+  .exact(UNKNOWN_IN_REQUEST)
   .required();
 
 export type NewRound = InferType<typeof newRoundSchema>;
 
-/** What a device sends for one attempt; the id comes with the address. The server counts it. */
-export const newAttemptSchema = object({
-  ordinal: count(1, 100),
-  log: attemptLogSchema,
-  playedAt: instant(),
-})
-  .exact(UNKNOWN)
-  .required();
-export type NewAttempt = InferType<typeof newAttemptSchema>;
-
-/** A past attempt told otherwise, and why. */
-export const attemptChangeSchema = object({
-  log: attemptLogSchema,
-  reason: text(200),
-  changedAt: instant(),
-})
-  .exact(UNKNOWN)
-  .required();
-
-/** More about an attempt that changes nothing of its score. */
-export const attemptNotesSchema = object({ log: attemptLogSchema }).exact(UNKNOWN).required();
-
-/** An attempt that is not over, so that another device can go on with it; null when there is none. */
-export const underWaySchema = object({
-  log: attemptLogSchema.nullable().defined('${path} is missing'),
-  /** Of two devices the later one counts. */
-  at: instant(),
-})
-  .exact(UNKNOWN)
-  .required();
-
-/** Which of two entries of the same shot stands. */
-export const settleSchema = object({ keep: choice(['stored', 'other']) })
-  .exact(UNKNOWN)
-  .required();
-
 export const endRoundSchema = object({
   endedAt: instant(),
-  early: boolean().strict().required('${path} is missing'),
+  early: flag(),
 })
-  .exact(UNKNOWN)
+  .exact(UNKNOWN_IN_REQUEST)
   .required();
 
-export const resultSchema = object({
-  value: finite(),
-  unit: choice(RESULT_UNITS),
-  better: choice(['high', 'low']),
-  maximum: finite().nullable().defined(),
-  complete: boolean().strict().required(),
-  censored: boolean().strict().required(),
+export const preset = () =>
+  string().strict().required(MISSING).oneOf(PRESET_IDS, '${path} is not a table that we know');
+
+export const roundSchema = object({
+  id: uuid(),
+  player: object({ id: uuid(), name: text(80), hand: hand() }).required(),
+  /** Which table, and how balls ran on it: rounds with unlike fingerprints are not compared without saying so. */
+  table: object({
+    id: uuid(),
+    name: text(60),
+    preset: preset(),
+    revision: count(1, 100_000),
+    conditionsId: uuid().nullable().defined(),
+    fingerprint: text(500),
+  }).required(),
+  drill: text(60),
+  /** The club wrote the drill itself. */
+  ownDrill: boolean().strict().default(false),
+  revision: count(1, 100_000),
+  stage: count(1, 9),
+  ladderStart: count(0, 21),
+  seed: count(1, 2 ** 31 - 1),
+  lesson: lessonRefSchema.nullable().defined(),
+  startedAt: instant(),
+  endedAt: instant().nullable().defined(),
+  early: boolean().strict().nullable().defined(),
+  attempts: array(attemptSchema).required(),
+  result: resultSchema,
+  advice: adviceChoiceSchema.nullable().defined(),
 }).required();
 
-export const outcome = () =>
-  string()
-    .strict()
-    .required('${path} is missing')
-    .oneOf(OUTCOMES, '${path} must be potted, missed or in-off');
+export type Round = InferType<typeof roundSchema>;
 
-/** What was proposed after a round, and whether the coach took it. */
-export const adviceChoiceSchema = object({
-  proposal: text(200),
-  /** Stage of the next round. */
+export const roundsSchema = array(roundSchema).required();
+
+/** A round without its attempts. */
+export const roundHeadSchema = roundSchema.omit(['attempts']);
+
+export type RoundHead = InferType<typeof roundHeadSchema>;
+
+export const roundHeadsSchema = array(roundHeadSchema).required();
+
+export const roundSummarySchema = object({
+  id: uuid(),
+  playerId: uuid(),
+  player: text(80),
+  drill: text(60),
   stage: count(1, 9),
-  accepted: boolean().strict().required('${path} is missing'),
-  at: instant(),
-})
-  .exact(UNKNOWN)
-  .required();
-export type AdviceChoice = InferType<typeof adviceChoiceSchema>;
+  table: text(60),
+  result: resultSchema,
+  played: count(0, 100),
+  startedAt: instant(),
+  endedAt: instant().nullable().defined(),
+}).required();
+
+export type RoundSummary = InferType<typeof roundSummarySchema>;

@@ -1,5 +1,6 @@
 import { array, mixed, object, type InferType } from 'yup';
-import { BREAK_AIMS, BREAK_PACES, CAUSES, RACK_BY } from './attempt.ts';
+import { BREAK_AIMS, BREAK_PACES, RACK_BY } from './breakLog.ts';
+import { CAUSES } from './cause.ts';
 import { choice, count, finite, text } from './fields.ts';
 
 /** Places from which a break is played, as seen by the player. */

@@ -2,7 +2,8 @@ import { expect, it } from 'vitest';
 import { ValidationError } from 'yup';
 import { standardCard } from '../table/card.ts';
 import { PRESET_IDS } from '../table/preset.ts';
-import { cardText, tableCardSchema, tableChangeSchema } from './tableCard.ts';
+import { cardText, tableCardSchema } from './tableCard.ts';
+import { tableChangeSchema } from './clubTable.ts';
 
 function refusal(card: unknown): { path: string | undefined; message: string } {
   try {

@@ -1,22 +1,17 @@
-import { array, boolean, object, string, type InferType } from 'yup';
-import { CARD_VALUE_NAMES, CARD_VALUES } from '../table/cardValues.ts';
+import { array, object } from 'yup';
+import { type TableCard, tableOfCard } from '../table/card.ts';
 import {
-  AIR_KINDS,
   BALL_SETS,
-  BALL_STATES,
-  ballSetsOf,
   CLOTH_AGES,
   CLOTH_SPEEDS,
   CUSHION_KINDS,
   POCKET_KINDS,
-  WARMTHS,
+  ballSetsOf,
 } from '../table/cardChoices.ts';
-import { tableOfCard, type TableCard } from '../table/card.ts';
+import { CARD_VALUES, CARD_VALUE_NAMES } from '../table/cardValues.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
-import { choice, count, finite, instant, text, uuid } from './fields.ts';
-
-const UNKNOWN = '${properties} is not a field of ${path}';
+import { MISSING, UNKNOWN, choice, finite, text } from './fields.ts';
 
 const measuredSchema = object({
   name: choice(CARD_VALUE_NAMES),
@@ -37,7 +32,7 @@ const wall = () =>
     .min(0.1, '${path} must be at least 0.1 m')
     .max(3, '${path} must be at most 3 m, or left empty')
     .nullable()
-    .defined('${path} is missing');
+    .defined(MISSING);
 
 /** The narrowest mouth that still takes a ball, as a share of its diameter. */
 const LEAST_MOUTH = 1.15;
@@ -50,7 +45,7 @@ export const tableCardSchema = object({
   cushions: choice(CUSHION_KINDS),
   pockets: choice(POCKET_KINDS),
   measured: array(measuredSchema)
-    .required('${path} is missing')
+    .required(MISSING)
     .max(CARD_VALUE_NAMES.length, '${path} holds a number twice')
     .test(
       'once',
@@ -78,84 +73,6 @@ export const tableCardSchema = object({
       message: `the mouths must be at least ${(1000 * least).toFixed(0)} mm for these balls`,
     });
   });
-
-export const conditionsSchema = object({
-  air: choice(AIR_KINDS),
-  warmth: choice(WARMTHS),
-  balls: choice(BALL_STATES),
-}).exact(UNKNOWN);
-
-/** Conditions are tonight's: noted once, they hold for this long, ms. */
-export const CONDITIONS_HOLD_MS = 12 * 3_600_000;
-
-/** What a device sends to note tonight's conditions; the id comes with the address. */
-export const newConditionsSchema = object({
-  conditions: conditionsSchema.required('conditions is missing'),
-  note: string().strict().defined('note is missing').max(300, 'note must be at most 300 characters'),
-  notedAt: instant(),
-})
-  .exact('${properties} is not a field of this request')
-  .required();
-
-export const notedConditionsSchema = object({
-  id: uuid(),
-  conditions: conditionsSchema.required(),
-  note: string().strict().defined(),
-  by: text(80),
-  notedAt: instant(),
-  holdsUntil: instant(),
-  withdrawn: boolean().strict().required(),
-}).required();
-export type NotedConditions = InferType<typeof notedConditionsSchema>;
-
-/** A table's card at a revision, under the conditions that were noted: all that decides how balls run on it. */
-export const tableStateSchema = object({
-  revision: count(1, 100_000),
-  card: tableCardSchema,
-  conditions: notedConditionsSchema.nullable().defined(),
-}).required();
-export type TableState = InferType<typeof tableStateSchema>;
-
-export const clubTableSchema = object({
-  id: uuid(),
-  name: text(60),
-  preset: choice(PRESET_IDS),
-  archived: boolean().strict().required(),
-  state: tableStateSchema,
-}).required();
-export type ClubTable = InferType<typeof clubTableSchema>;
-export const clubTablesSchema = array(clubTableSchema).required();
-
-/** Which state of which table. */
-export interface TableRef {
-  readonly id: string;
-  readonly revision: number;
-  readonly conditionsId: string | null;
-}
-
-/** What a coach sends to change a table: the whole card, and the revision that it was made from. */
-export const tableChangeSchema = object({
-  name: text(60),
-  archived: boolean().strict().required('archived is missing'),
-  card: tableCardSchema,
-  basedOn: count(1, 100_000),
-})
-  .exact('${properties} is not a field of this request')
-  .required();
-
-/** How a card came to be what it is, and what was noted of the conditions, newest first. */
-export const tableLogSchema = object({
-  revisions: array(
-    object({
-      revision: count(1, 100_000),
-      card: tableCardSchema,
-      by: text(80).nullable().defined(),
-      at: instant(),
-    }).required(),
-  ).required(),
-  conditions: array(notedConditionsSchema).required(),
-}).required();
-export type TableLog = InferType<typeof tableLogSchema>;
 
 /** A card as a value that can be compared: two cards with the same text are the same. */
 export function cardText(card: TableCard): string {

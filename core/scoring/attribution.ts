@@ -4,7 +4,7 @@ import type { Shot, ShotEvent, Strike } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { squirtTangent } from '../motion/strike.ts';
 import type { PotTask } from '../planning/cloud.ts';
-import type { Cause } from '../records/attempt.ts';
+import type { Cause } from '../records/cause.ts';
 import type { ExecutionError } from '../player/levels.ts';
 
 /** What of a stroke can be off. */

@@ -4,7 +4,7 @@ import type { Point } from '../math/point.ts';
 import { landingResponse, type ObservedShot } from '../player/fitExecution.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
 import { potChance } from '../shot/potChance.ts';
-import type { Outcome } from '../records/round.ts';
+import type { Outcome } from '../records/storedAttempt.ts';
 
 /** What is stored of a played shot, as far as it tells about the player's errors. */
 interface PlayedShot {

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import { BLANK_SHOT, logOf, type LoggedShot } from '../records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../records/loggedShot.ts';
+import { logOf } from '../records/attempt.ts';
 import { reviewRound, type ReviewedAttempt } from './roundReview.ts';
 
 const attempt = (

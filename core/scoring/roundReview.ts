@@ -1,4 +1,6 @@
-import { DECISION_CAUSES, type AttemptLog, type Cause, type LoggedShot } from '../records/attempt.ts';
+import { DECISION_CAUSES, type Cause } from '../records/cause.ts';
+import type { AttemptLog } from '../records/attempt.ts';
+import type { LoggedShot } from '../records/loggedShot.ts';
 import { scatterEllipse, type ScatterEllipse } from '../statistics/ellipse.ts';
 import { landingBias, type LandingBias } from './bias.ts';
 import type { Point } from '../math/point.ts';

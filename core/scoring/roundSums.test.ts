@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { BLANK_SHOT, logOf, NOTHING_ENTERED, type BreakLog, type LoggedShot } from '../records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../records/loggedShot.ts';
+import { logOf } from '../records/attempt.ts';
+import { NOTHING_ENTERED } from '../records/entered.ts';
+import type { BreakLog } from '../records/breakLog.ts';
 import { mean } from '../statistics/summary.ts';
 import { addSums, meanLanding, sumRound } from './roundSums.ts';
 

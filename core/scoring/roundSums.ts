@@ -1,4 +1,6 @@
-import type { AttemptLog, BreakLog, Cause } from '../records/attempt.ts';
+import type { AttemptLog } from '../records/attempt.ts';
+import type { BreakLog } from '../records/breakLog.ts';
+import type { Cause } from '../records/cause.ts';
 import type { BreakSum, RoundSums } from '../records/roundSums.ts';
 
 /** An attempt as far as the sums need it. */

@@ -1,5 +1,5 @@
 import type { AttemptLog } from '../records/attempt.ts';
-import type { StoredAttempt } from '../records/club.ts';
+import type { StoredAttempt } from '../records/storedAttempt.ts';
 import { countAttempt, type Counting } from './countAttempt.ts';
 import { reviewLanding } from './landing.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { executionErrorOf } from '../player/levels.ts';
-import { BLANK_SHOT, type LoggedShot } from '../records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../records/loggedShot.ts';
 import { drillSchema } from '../records/drill.ts';
 import { ball, POOL } from '../testing/balls.ts';
 import { drillFromTrouble, troubleShot } from './troubleShot.ts';

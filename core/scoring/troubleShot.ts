@@ -5,7 +5,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { potLines, potOptions } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import type { ExecutionError } from '../player/levels.ts';
-import type { LoggedShot } from '../records/attempt.ts';
+import type { LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { PocketName } from '../table/pockets.ts';

@@ -1,7 +1,7 @@
 import type { Point } from '../math/point.ts';
 import { chanceAt, type PositionWindow } from '../planning/window.ts';
 import { pointsForChance, type Band } from '../counting/bands.ts';
-import type { Outcome } from '../records/round.ts';
+import type { Outcome } from '../records/storedAttempt.ts';
 
 /**
  * Zone points of one shot: by the band of the window in which the cue ball rests; none when the pot was missed

@@ -4,7 +4,7 @@ import { CUE_BALL } from '../drill/layout.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { executionErrorAt } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
-import { BLANK_SHOT, type LoggedShot } from '../records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import { wilson } from '../statistics/wilson.ts';
 import { buildTable } from '../table/table.ts';

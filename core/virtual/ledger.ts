@@ -5,7 +5,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { createRandom } from '../random/random.ts';
 import type { ExecutionError } from '../player/levels.ts';
-import type { LoggedShot } from '../records/attempt.ts';
+import type { LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
 import type { Table } from '../table/table.ts';

@@ -5,7 +5,7 @@ import { planShot } from '../../core/drill/plannedShot.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
-import { openRoundSchema } from '../../core/records/club.ts';
+import { openRoundSchema } from '../../core/records/openRound.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
 import { projectionOf, type Orientation } from '../../web/table/projection.ts';

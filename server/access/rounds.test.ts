@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
-import { BLANK_SHOT, logOf } from '../../core/records/attempt.ts';
+import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
+import { logOf } from '../../core/records/attempt.ts';
 import { describeAccess, type AccessWorld } from '../testing/access.ts';
 import { send } from '../testing/club.ts';
 import { newRound } from '../testing/newRound.ts';

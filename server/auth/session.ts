@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Context } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
-import type { Viewer } from '../../core/records/club.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { deleteSession, findViewer, insertSession } from '../db/queries/sessions.ts';
 import { notAllowed, Refusal } from '../http/errors.ts';

@@ -1,6 +1,6 @@
 import { compareResults } from '../../core/counting/result.ts';
-import type { ClubResults } from '../../core/records/benchmark.ts';
-import type { Role } from '../../core/records/club.ts';
+import type { ClubResults } from '../../core/records/clubResults.ts';
+import type { Role } from '../../core/records/account.ts';
 import type { BenchmarkKey } from '../db/queries/benchmarks.ts';
 import { listResultsOfKind } from '../db/queries/results.ts';
 import type { Database } from '../db/pool.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { pino } from 'pino';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { benchmarkReplySchema } from '../../core/records/benchmark.ts';
+import { benchmarkReplySchema } from '../../core/records/benchmarkReply.ts';
 import { computePart } from '../../core/virtual/benchmarkRounds.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from '../testing/club.ts';

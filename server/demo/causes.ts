@@ -1,6 +1,6 @@
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import type { Shot } from '../../core/motion/shot.ts';
-import type { Cause } from '../../core/records/attempt.ts';
+import type { Cause } from '../../core/records/cause.ts';
 
 /** An error of pace that a coach sees, as a share. */
 const SEEN_PACE = 0.06;

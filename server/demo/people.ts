@@ -1,5 +1,6 @@
 import type { LevelName } from '../../core/player/levels.ts';
-import type { Player, Welcome } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/player.ts';
+import type { Welcome } from '../../core/records/account.ts';
 
 export const DEMO_CLUB = 'Kittiwake Ferry Hall';
 

@@ -1,13 +1,10 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { atStage } from '../../core/drill/stage.ts';
-import {
-  BLANK_SHOT,
-  logOf,
-  NOTHING_ENTERED,
-  type AttemptLog,
-  type BreakLog,
-} from '../../core/records/attempt.ts';
-import type { StoredAttempt } from '../../core/records/club.ts';
+import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
+import { logOf, type AttemptLog } from '../../core/records/attempt.ts';
+import { NOTHING_ENTERED } from '../../core/records/entered.ts';
+import type { BreakLog } from '../../core/records/breakLog.ts';
+import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import type { Table } from '../../core/table/table.ts';
 import { wholeRound, type VirtualAttempt, type VirtualRounds } from '../../core/virtual/playRound.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';

@@ -1,5 +1,6 @@
 import type { Pool } from 'mysql2/promise';
-import type { ImportReply, Viewer } from '../../core/records/club.ts';
+import type { ImportReply } from '../../core/records/listedDrill.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import { problemsOf } from '../../core/drill/problems.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import {

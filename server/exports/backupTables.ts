@@ -1,10 +1,11 @@
 import type { AnySchema } from 'yup';
-import { fixedBandsSchema } from '../../core/records/benchmark.ts';
+import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { lessonDocumentSchema } from '../../core/records/lesson.ts';
 import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
-import { conditionsSchema, tableCardSchema } from '../../core/records/tableCard.ts';
+import { conditionsSchema } from '../../core/records/conditions.ts';
+import { tableCardSchema } from '../../core/records/tableCard.ts';
 
 /** What a column of a backup holds. */
 export type ColumnKind = 'text' | 'number' | 'instant' | 'day' | 'json';

@@ -1,4 +1,4 @@
-import type { Viewer } from '../../core/records/club.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import type { Lesson } from '../../core/records/lesson.ts';
 import { findLesson } from '../db/queries/lessons.ts';
 import type { Dependencies } from '../dependencies.ts';

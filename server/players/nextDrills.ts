@@ -1,5 +1,5 @@
 import { tablesOf } from '../../core/drill/stage.ts';
-import type { NextDrill } from '../../core/records/progress.ts';
+import type { NextDrill } from '../../core/records/nextDrill.ts';
 import { nextDrills, type DrillCandidate } from '../../core/scoring/nextDrill.ts';
 import { progressIn } from '../../core/scoring/progress.ts';
 import { tableOfCard } from '../../core/table/card.ts';

@@ -1,9 +1,9 @@
 import { LRUCache } from 'lru-cache';
 import { countDone, donePlanned } from '../../core/programme/donePlanned.ts';
 import { mondayOf } from '../../core/programme/days.ts';
-import type { Player } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/player.ts';
 import type { Programme } from '../../core/records/programme.ts';
-import type { PlayerOverview } from '../../core/records/progress.ts';
+import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import type { Database } from '../db/pool.ts';
 import { kindsOf, knownRounds, ratingsOf, type KnownRound } from './progress.ts';
 

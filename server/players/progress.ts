@@ -1,7 +1,8 @@
 import { compareResults, isComparable, medianResult } from '../../core/counting/result.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
-import type { KindProgress, MonthSums, PlayerProgress, SkillRating } from '../../core/records/progress.ts';
+import type { KindProgress, MonthSums, PlayerProgress } from '../../core/records/progress.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 import type { RoundSums } from '../../core/records/roundSums.ts';
 import { benchmarkScore } from '../../core/scoring/benchmark.ts';
 import { rateJudgement } from '../../core/scoring/judgementRating.ts';

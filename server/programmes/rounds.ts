@@ -1,5 +1,5 @@
 import { addDays, WEEK_DAYS } from '../../core/programme/days.ts';
-import type { RoundHead } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/round.ts';
 import type { Programme } from '../../core/records/programme.ts';
 import { listHeadsBetween } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';

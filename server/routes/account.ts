@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type Context } from 'hono';
-import { codeSignInSchema, newClubSchema, signInSchema, type Welcome } from '../../core/records/club.ts';
+import { codeSignInSchema, newClubSchema, signInSchema, type Welcome } from '../../core/records/account.ts';
 import { hashPassword, passwordFits } from '../auth/password.ts';
 import { digestOfCode } from '../auth/signInCode.ts';
 import { closeSession, openSession, requireSession, type SignedIn } from '../auth/session.ts';

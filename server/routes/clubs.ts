@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import type { PlayerOverview } from '../../core/records/progress.ts';
+import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listProgrammes } from '../db/queries/programmes.ts';

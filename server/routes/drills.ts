@@ -5,8 +5,8 @@ import {
   favouriteSchema,
   importSchema,
   type ListedDrill,
-  type Viewer,
-} from '../../core/records/club.ts';
+} from '../../core/records/listedDrill.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { listDrills, listRevisions, ownerOf, setArchived, setFavourite } from '../db/queries/drills.ts';
 import { revisionOf } from '../drills/plans.ts';

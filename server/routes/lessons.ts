@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
-import { archivedSchema, type Viewer } from '../../core/records/club.ts';
+import { archivedSchema } from '../../core/records/listedDrill.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import { lessonChangeSchema, type Lesson, type LessonDocument } from '../../core/records/lesson.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { archiveLesson, findLesson, insertLesson, listLessons, updateLesson } from '../db/queries/lessons.ts';

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newPlayerSchema, playerChangeSchema, type Player, type Viewer } from '../../core/records/club.ts';
+import { newPlayerSchema, playerChangeSchema, type Player } from '../../core/records/player.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { hashPassword } from '../auth/password.ts';
 import { digestOfCode, newSignInCode } from '../auth/signInCode.ts';

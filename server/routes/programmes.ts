@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
-import { archivedSchema, type Viewer } from '../../core/records/club.ts';
+import { archivedSchema } from '../../core/records/listedDrill.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import {
   programmeChangeSchema,
   programmeCopiesSchema,

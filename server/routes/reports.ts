@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
-import { archivedSchema, type Viewer } from '../../core/records/club.ts';
+import { archivedSchema } from '../../core/records/listedDrill.ts';
+import type { Viewer } from '../../core/records/account.ts';
 import { reportChangeSchema, type Report } from '../../core/records/report.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { archiveReport, findReport, insertReport, listReports, updateReport } from '../db/queries/reports.ts';

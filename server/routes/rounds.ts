@@ -1,17 +1,18 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Hono } from 'hono';
 import { tablesOf } from '../../core/drill/stage.ts';
-import type { OpenRound, StoredAttempt, Viewer } from '../../core/records/club.ts';
+import type { OpenRound } from '../../core/records/openRound.ts';
+import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
+import type { Viewer } from '../../core/records/account.ts';
+import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import {
-  adviceChoiceSchema,
   attemptChangeSchema,
   attemptNotesSchema,
-  endRoundSchema,
   newAttemptSchema,
-  newRoundSchema,
   settleSchema,
-  underWaySchema,
-} from '../../core/records/round.ts';
+} from '../../core/records/storedAttempt.ts';
+import { endRoundSchema, newRoundSchema } from '../../core/records/round.ts';
+import { underWaySchema } from '../../core/records/openRound.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { queueBenchmark } from '../benchmarks/queue.ts';
 import {

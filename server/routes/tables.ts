@@ -1,13 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import type { Viewer } from '../../core/records/club.ts';
-import { newTableSchema } from '../../core/records/club.ts';
-import {
-  cardText,
-  newConditionsSchema,
-  tableChangeSchema,
-  type ClubTable,
-} from '../../core/records/tableCard.ts';
+import type { Viewer } from '../../core/records/account.ts';
+import { newTableSchema } from '../../core/records/clubTable.ts';
+import { cardText } from '../../core/records/tableCard.ts';
+import { newConditionsSchema } from '../../core/records/conditions.ts';
+import { tableChangeSchema, type ClubTable } from '../../core/records/clubTable.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { noteConditions, tableOfConditions, withdrawConditions } from '../db/queries/conditions.ts';
 import { changeTable, findTable, insertTable, listTables, tableLog } from '../db/queries/tables.ts';

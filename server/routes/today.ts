@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import type { Today } from '../../core/records/club.ts';
+import type { Today } from '../../core/records/today.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listNewest } from '../db/queries/rounds.ts';

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import type { TableRef, TableState } from '../../core/records/tableCard.ts';
+import type { TableRef, TableState } from '../../core/records/clubTable.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import type { Database } from '../db/pool.ts';

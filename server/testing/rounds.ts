@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { BLANK_SHOT, logOf, type LoggedShot } from '../../core/records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../../core/records/loggedShot.ts';
+import { logOf } from '../../core/records/attempt.ts';
 import { newRound } from './newRound.ts';
 import { send, type TestApp, type TestClub } from './club.ts';
 

@@ -1,9 +1,9 @@
 import { Button, PasswordInput, Stack, TextInput, Title } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
-import { codeSignInSchema, LEAST_PASSWORD } from '../../core/records/club.ts';
+import { codeSignInSchema, LEAST_PASSWORD } from '../../core/records/account.ts';
 import { call } from '../api/client.ts';
-import { checkedBy, errorsOf } from './yupForm.ts';
+import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
 /** A student's first sign-in, with the code from their coach. */
 export function CodeSignIn({ onEntered }: { readonly onEntered: () => Promise<void> }) {

@@ -1,9 +1,9 @@
 import { Button, PasswordInput, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
-import { LEAST_PASSWORD, newClubSchema } from '../../core/records/club.ts';
+import { LEAST_PASSWORD, newClubSchema } from '../../core/records/account.ts';
 import { call } from '../api/client.ts';
-import { checkedBy, errorsOf } from './yupForm.ts';
+import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
 /** The first visitor of a new installation makes the club and its first coach. */
 export function FirstClub({ onEntered }: { readonly onEntered: () => Promise<void> }) {

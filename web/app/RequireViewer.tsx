@@ -1,11 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
-import { viewerQuery } from '../api/queries.ts';
-import { startSending } from '../lesson/outbox.ts';
-import { useOutbox } from '../lesson/OutboxNotice.tsx';
-import { Loading } from './Loading.tsx';
-import { ViewerContext } from './viewer.ts';
+import { viewerQuery } from '../api/account.ts';
+import { startSending } from '../outbox/outbox.ts';
+import { useOutbox } from '../outbox/OutboxNotice.tsx';
+import { Loading } from '../controls/Loading.tsx';
+import { ViewerContext } from '../api/viewer.ts';
 
 /** Everything behind the sign-in. */
 export function RequireViewer() {

@@ -12,10 +12,10 @@ import {
   useNavigationType,
 } from 'react-router';
 import { call } from '../api/client.ts';
-import { OutboxNotice } from '../lesson/OutboxNotice.tsx';
+import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { useWords } from '../words/useWords.ts';
-import { Sight } from './Sight.tsx';
-import { useViewer } from './viewer.ts';
+import { Sight } from '../controls/Sight.tsx';
+import { useViewer } from '../api/viewer.ts';
 
 const ROOMS = [
   { to: '/hall', name: 'Hall' },

@@ -3,14 +3,14 @@ import { useForm } from '@mantine/form';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { signInSchema, type Welcome } from '../../core/records/club.ts';
+import { signInSchema, type Welcome } from '../../core/records/account.ts';
 import { call } from '../api/client.ts';
-import { viewerQuery, welcomeQuery } from '../api/queries.ts';
+import { viewerQuery, welcomeQuery } from '../api/account.ts';
 import { CodeSignIn } from './CodeSignIn.tsx';
 import { FirstClub } from './FirstClub.tsx';
-import { Loading } from './Loading.tsx';
-import { Sight } from './Sight.tsx';
-import { checkedBy, errorsOf } from './yupForm.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { Sight } from '../controls/Sight.tsx';
+import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
 /** Where to go after the sign-in: back to the page that asked for it, never to another site. */
 function destination(params: URLSearchParams): string {

@@ -2,10 +2,11 @@ import { Button, Group, PasswordInput, Select, Text, TextInput, Title } from '@m
 import { useForm } from '@mantine/form';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { LEAST_PASSWORD, newPlayerSchema } from '../../core/records/club.ts';
+import { LEAST_PASSWORD } from '../../core/records/account.ts';
+import { newPlayerSchema } from '../../core/records/player.ts';
 import { call } from '../api/client.ts';
-import { playersQuery } from '../api/queries.ts';
-import { checkedBy, errorsOf } from '../app/yupForm.ts';
+import { playersQuery } from '../api/players.ts';
+import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
 /** A new student; a sign-in of their own may come later, by a code. */
 export function AddPlayer() {

@@ -1,9 +1,10 @@
 import { Table, Text } from '@mantine/core';
 import { Link } from 'react-router';
-import type { Player } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/player.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
-import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
-import { ago } from '../app/dates.ts';
+import type { PlayerOverview } from '../../core/records/clubOverview.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
+import { ago } from '../words/dates.ts';
 import { arrowOf, standingOf, weekWords, type Standing } from './overviewWords.ts';
 
 interface ClubTableProps {

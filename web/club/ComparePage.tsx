@@ -4,8 +4,9 @@ import { Link, useSearchParams } from 'react-router';
 import { compareResults, resultText } from '../../core/counting/result.ts';
 import { SKILLS } from '../../core/records/drill.ts';
 import type { PlayerProgress } from '../../core/records/progress.ts';
-import { drillsQuery, playerProgressQuery, playersQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import { drillsQuery } from '../api/drills.ts';
+import { playerProgressQuery, playersQuery } from '../api/players.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { sharedKinds } from './sharedKinds.ts';
 
 /** Two players side by side: their ratings, and the drills that both have played on tables that play alike. */

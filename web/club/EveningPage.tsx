@@ -3,10 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link, useSearchParams } from 'react-router';
 import { compareResults, resultText } from '../../core/counting/result.ts';
-import type { RoundHead } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/round.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
-import { drillsQuery, eveningQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import { drillsQuery } from '../api/drills.ts';
+import { eveningQuery } from '../api/club.ts';
+import { Loading } from '../controls/Loading.tsx';
 
 /** What a group played on an evening: a line for each player, a column for each drill. */
 export function EveningPage() {

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client.ts';
-import { useViewer } from '../app/viewer.ts';
+import { useViewer } from '../api/viewer.ts';
 import { summaryOfBackup, type BackupSummary } from './backupSummary.ts';
 
 const CSV = ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes'] as const;

@@ -1,5 +1,5 @@
 import { array, object, string, ValidationError } from 'yup';
-import { dayAndClock } from '../app/dates.ts';
+import { dayAndClock } from '../words/dates.ts';
 
 /** What a backup is of, before it is sent. */
 export interface BackupSummary {

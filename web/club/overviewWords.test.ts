@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
-import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
+import type { PlayerOverview } from '../../core/records/clubOverview.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 import { arrowOf, standingOf, weekWords } from './overviewWords.ts';
 
 const NOW = Date.parse('2026-11-24T12:00:00Z');

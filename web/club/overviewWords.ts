@@ -1,4 +1,5 @@
-import type { PlayerOverview, SkillRating } from '../../core/records/progress.ts';
+import type { PlayerOverview } from '../../core/records/clubOverview.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 
 /** Somebody who has not played for so long is looked after, days. */
 const AWAY_DAYS = 21;

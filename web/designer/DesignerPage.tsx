@@ -2,13 +2,13 @@ import { Text } from '@mantine/core';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { useParams, useSearchParams } from 'react-router';
 import { blankDrill } from '../../core/drill/draft.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
-import { drillQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
-import { useViewer } from '../app/viewer.ts';
+import { drillQuery } from '../api/drills.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { useViewer } from '../api/viewer.ts';
 import { Designer } from './Designer.tsx';
-import { draftKey, loadDraft, type Draft } from './draftStore.ts';
+import { draftKey, loadDraft, type Draft } from '../controls/draftStore.ts';
 
 /** Another coach's drill or one that ships, as the beginning of one's own. */
 function oneLike({ document }: ListedDrill): Draft['drill'] {

@@ -9,7 +9,7 @@ import {
 } from '../../core/records/drill.ts';
 import { capital } from '../words/vocabulary.ts';
 import type { PanelProps } from './BallsPanel.tsx';
-import { OneOf } from './fields.tsx';
+import { OneOf } from '../controls/fields.tsx';
 import { ScoringForm } from './ScoringForm.tsx';
 
 const REPAIRS = ['play on', 'ball in hand', 'cue ball back'] as const;

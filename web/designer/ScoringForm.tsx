@@ -4,7 +4,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import { COUNTING_METHODS, scoringSchema } from '../../core/records/drillText/counting.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { capital } from '../words/vocabulary.ts';
-import { ListField, OneOf } from './fields.tsx';
+import { ListField, OneOf } from '../controls/fields.tsx';
 
 type Scoring = Drill['scoring'];
 

@@ -1,7 +1,7 @@
 import { Button, Group, Text } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { toDegrees, toRadians } from '../../core/math/angle.ts';
-import { StrokePanel } from '../lab/StrokePanel.tsx';
+import { StrokePanel } from '../planner/StrokePanel.tsx';
 import type { PanelProps } from './BallsPanel.tsx';
 import type { Shot } from '../../core/motion/shot.ts';
 import { PlanFromRoute } from './PlanFromRoute.tsx';

@@ -5,7 +5,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import { CUSHION_SIDES } from '../../core/records/drillText/places.ts';
 import { QUESTIONS, TASK_KINDS, type TaskKind } from '../../core/records/drillText/task.ts';
 import type { PanelProps } from './BallsPanel.tsx';
-import { BallField, ListField, OneOf, PocketField } from './fields.tsx';
+import { BallField, ListField, OneOf, PocketField } from '../controls/fields.tsx';
 
 type Task = Drill['task'];
 /** An order as it is written, to be changed. */

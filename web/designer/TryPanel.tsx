@@ -5,9 +5,9 @@ import { medianResult, resultText, type RoundResult } from '../../core/counting/
 import { LEVEL_NAMES, type LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { canBePlayed } from '../../core/virtual/playRound.ts';
-import { tryQuery } from '../api/queries.ts';
+import { tryQuery } from '../planner/solved.ts';
 import { attemptWords } from '../words/attemptWords.ts';
-import { OneOf } from './fields.tsx';
+import { OneOf } from '../controls/fields.tsx';
 import type { TableAsPlayed, TriedRound } from '../workers/protocol.ts';
 
 interface TryPanelProps {

@@ -17,7 +17,7 @@ import {
   shown,
   withTitle,
 } from './edits.ts';
-import { change, redo, startHistory, undo } from './history.ts';
+import { change, redo, startHistory, undo } from '../controls/history.ts';
 
 const POOL = TABLE_PRESETS['pool-9ft'];
 const drill: Drill = { ...blankDrill('pool-9ft'), title: 'Slack water', slug: 'slack-water', purpose: 'x' };

@@ -1,9 +1,9 @@
 import { Button, Progress, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { BenchmarkReply } from '../../core/records/benchmark.ts';
+import type { BenchmarkReply } from '../../core/records/benchmarkReply.ts';
 import { call, type Method } from '../api/client.ts';
-import { benchmarkPath, benchmarkReplyQuery } from '../api/queries.ts';
-import { useViewer } from '../app/viewer.ts';
+import { benchmarkPath, benchmarkReplyQuery } from '../api/benchmarks.ts';
+import { useViewer } from '../api/viewer.ts';
 import type { BenchmarkSubject } from './benchmarkSubject.ts';
 
 interface BenchmarkJobPartProps {

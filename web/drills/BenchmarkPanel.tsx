@@ -2,18 +2,19 @@ import { Progress, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { isPositionDrill, type PositionEntry } from '../../core/drill/positionDrill.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
 import { meanMargin } from '../../core/scoring/benchmark.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
-import { benchmarkQuery, benchmarkReplyQuery } from '../api/queries.ts';
-import type { TableChoice } from '../hall/tableChoice.ts';
+import { benchmarkQuery } from '../planner/solved.ts';
+import { benchmarkReplyQuery } from '../api/benchmarks.ts';
+import type { TableChoice } from '../table/tableChoice.ts';
 import { BenchmarkJobPart } from './BenchmarkJobPart.tsx';
 import { ClubResultsPart } from './ClubResultsPart.tsx';
 import { FixedBandsPart } from './FixedBandsPart.tsx';
-import { LevelScale } from './LevelScale.tsx';
+import { LevelScale } from '../charts/LevelScale.tsx';
 
 interface BenchmarkPanelProps {
   readonly entry: ListedDrill;

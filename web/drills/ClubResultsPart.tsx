@@ -1,6 +1,6 @@
 import { Text } from '@mantine/core';
 import { resultText } from '../../core/counting/result.ts';
-import type { ClubResults } from '../../core/records/benchmark.ts';
+import type { ClubResults } from '../../core/records/clubResults.ts';
 import { resultWords } from '../words/resultWords.ts';
 
 /** What the club's own players have scored, as a third measure beside the levels and the coach's marks. */

@@ -1,8 +1,8 @@
 import { Button, Menu } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import { Link } from 'react-router';
-import type { ListedDrill } from '../../core/records/club.ts';
-import { useViewer } from '../app/viewer.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
+import { useViewer } from '../api/viewer.ts';
 import { DiagramItems } from './DiagramItems.tsx';
 import { FavouriteButton } from './FavouriteButton.tsx';
 import { saveDrillsFile } from './drillFiles.ts';

@@ -1,6 +1,6 @@
 import { ActionIcon } from '@mantine/core';
 import { IconBookmark, IconBookmarkFilled } from '@tabler/icons-react';
-import type { ListedDrill } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { useDrillChange } from './useDrillChange.ts';
 
 /** Marks a drill to find it again: one's own mark, nobody else's. */

@@ -2,10 +2,10 @@ import { Button, Group, NumberInput, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
-import type { BenchmarkReply } from '../../core/records/benchmark.ts';
+import type { BenchmarkReply } from '../../core/records/benchmarkReply.ts';
 import { call } from '../api/client.ts';
-import { benchmarkPath, benchmarkReplyQuery } from '../api/queries.ts';
-import { useViewer } from '../app/viewer.ts';
+import { benchmarkPath, benchmarkReplyQuery } from '../api/benchmarks.ts';
+import { useViewer } from '../api/viewer.ts';
 import type { BenchmarkSubject } from './benchmarkSubject.ts';
 
 interface FixedBandsPartProps {

@@ -2,7 +2,7 @@ import { Alert, Anchor, Button, FileButton, List, Modal, Stack, Text } from '@ma
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { drillsQuery } from '../api/queries.ts';
+import { drillsQuery } from '../api/drills.ts';
 import { importDrills, type Imported } from './drillFiles.ts';
 
 interface ImportDialogProps {

@@ -1,7 +1,7 @@
 import { List, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { revisionsQuery } from '../api/queries.ts';
-import { shortDay } from '../app/dates.ts';
+import { revisionsQuery } from '../api/drills.ts';
+import { shortDay } from '../words/dates.ts';
 
 /** What became of a drill's text: rounds stay with the revision by which they were played. */
 export function RevisionList({ slug }: { readonly slug: string }) {

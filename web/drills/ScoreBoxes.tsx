@@ -3,9 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
-import { benchmarkQuery, drillQuery } from '../api/queries.ts';
+import { benchmarkQuery } from '../planner/solved.ts';
+import { drillQuery } from '../api/drills.ts';
 import { marksInWords } from '../words/drillWords.ts';
-import type { TableChoice } from '../hall/tableChoice.ts';
+import type { TableChoice } from '../table/tableChoice.ts';
 
 /** Boxes for rounds on paper. */
 const ROUNDS = 3;

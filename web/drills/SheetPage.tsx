@@ -10,18 +10,20 @@ import { setUp } from '../../core/drill/setUp.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import type { ClubTable } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { measurePlace } from '../../core/table/place.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
-import { drillQuery, planQuery, tablesQuery, toleranceQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import { drillQuery } from '../api/drills.ts';
+import { planQuery, toleranceQuery } from '../planner/solved.ts';
+import { tablesQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { useWords } from '../words/useWords.ts';
-import { DrillDrawing } from './DrillDrawing.tsx';
+import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
-import { useSetting } from './useSetting.ts';
+import { useSetting } from '../controls/useSetting.ts';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
 export function SheetPage() {

@@ -1,4 +1,4 @@
-import type { TableRef } from '../../core/records/tableCard.ts';
+import type { TableRef } from '../../core/records/clubTable.ts';
 
 /** A drill's stage on a table, as addresses name it. */
 export interface BenchmarkSubject {

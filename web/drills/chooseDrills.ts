@@ -1,7 +1,7 @@
 import { objectBalls } from '../../core/drill/round.ts';
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import type { Family, Skill } from '../../core/records/drill.ts';
 import type { PresetId } from '../../core/table/preset.ts';
 

@@ -1,6 +1,6 @@
 import { saveAs } from 'file-saver';
-import type { ImportReply } from '../../core/records/club.ts';
-import { importReplySchema } from '../../core/records/club.ts';
+import type { ImportReply } from '../../core/records/listedDrill.ts';
+import { importReplySchema } from '../../core/records/listedDrill.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { readDrillFile, writeDrillFile } from '../../core/formats/drillFile.ts';
 import { call } from '../api/client.ts';

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { drillsQuery } from '../api/queries.ts';
+import { drillsQuery } from '../api/drills.ts';
 import { call } from '../api/client.ts';
 
 /** Changes of a drill as a whole: what everybody then sees is fetched anew. */

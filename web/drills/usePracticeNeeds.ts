@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { practiceNeeds, type PracticeNeed } from '../../core/drill/practiceNeed.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
-import { playerResultsQuery } from '../api/queries.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
+import { playerResultsQuery } from '../api/players.ts';
 
 /** What the rounds of a player say of each drill; nothing for nobody. */
 export function usePracticeNeeds(

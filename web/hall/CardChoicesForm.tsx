@@ -10,7 +10,7 @@ import {
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
-import { ChoiceControl } from './ChoiceControl.tsx';
+import { ChoiceControl } from '../controls/ChoiceControl.tsx';
 
 interface CardChoicesFormProps {
   readonly card: TableCard;

@@ -1,14 +1,15 @@
 import { Button, Table, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ClubTable, NotedConditions } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
+import type { NotedConditions } from '../../core/records/conditions.ts';
 import type { TableCard } from '../../core/table/card.ts';
 import { call } from '../api/client.ts';
-import { tableLogQuery, tablesQuery } from '../api/queries.ts';
-import { dayAndClock } from '../app/dates.ts';
-import { Loading } from '../app/Loading.tsx';
+import { tableLogQuery, tablesQuery } from '../api/tables.ts';
+import { dayAndClock } from '../words/dates.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { useWords } from '../words/useWords.ts';
 import { cardInWords } from './cardWords.ts';
-import { conditionsInWords } from './conditionWords.ts';
+import { conditionsInWords } from '../words/conditionWords.ts';
 
 interface CardHistoryProps {
   readonly table: ClubTable;

@@ -1,17 +1,18 @@
 import { Button, Group, Text, TextInput, Title } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { ClubTable, NotedConditions } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
+import type { NotedConditions } from '../../core/records/conditions.ts';
 import { ORDINARY_CONDITIONS } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
 import { call } from '../api/client.ts';
-import { tablesQuery } from '../api/queries.ts';
-import { clock } from '../app/dates.ts';
-import { useViewer } from '../app/viewer.ts';
-import { errorsOf } from '../app/yupForm.ts';
+import { tablesQuery } from '../api/tables.ts';
+import { clock } from '../words/dates.ts';
+import { useViewer } from '../api/viewer.ts';
+import { errorsOf } from '../controls/yupForm.ts';
 import { capital } from '../words/vocabulary.ts';
-import { ConditionsChoices } from './ConditionsChoices.tsx';
-import { conditionsInWords } from './conditionWords.ts';
+import { ConditionsChoices } from '../controls/ConditionsChoices.tsx';
+import { conditionsInWords } from '../words/conditionWords.ts';
 
 interface ConditionsPanelProps {
   readonly table: ClubTable;

@@ -3,21 +3,21 @@ import { useForm } from '@mantine/form';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { newTableSchema } from '../../core/records/club.ts';
-import type { ClubTable } from '../../core/records/tableCard.ts';
+import { newTableSchema } from '../../core/records/clubTable.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { PRESET_IDS, type PresetId } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { call } from '../api/client.ts';
-import { tablesQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
-import { useViewer } from '../app/viewer.ts';
-import { checkedBy, errorsOf } from '../app/yupForm.ts';
+import { tablesQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { useViewer } from '../api/viewer.ts';
+import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { useWords } from '../words/useWords.ts';
 import { cardInWords, roomInWords } from './cardWords.ts';
-import { conditionsInWords } from './conditionWords.ts';
-import { currentState } from './tableChoice.ts';
+import { conditionsInWords } from '../words/conditionWords.ts';
+import { currentState } from '../table/tableChoice.ts';
 
 /** The club's tables, each drawn to scale, with how it plays. */
 export function Hall() {

@@ -2,14 +2,15 @@ import { Alert, Anchor, Button, Group, Stack, Text, TextInput, Title } from '@ma
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { cardText, type ClubTable } from '../../core/records/tableCard.ts';
+import { cardText } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableOfCard, type TableCard } from '../../core/table/card.ts';
 import { call } from '../api/client.ts';
-import { tablesQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import { tablesQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { NoSuchPage } from '../app/Failure.tsx';
-import { useViewer } from '../app/viewer.ts';
-import { errorsOf } from '../app/yupForm.ts';
+import { useViewer } from '../api/viewer.ts';
+import { errorsOf } from '../controls/yupForm.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { useWords } from '../words/useWords.ts';
 import { CardChoicesForm } from './CardChoicesForm.tsx';
@@ -17,7 +18,7 @@ import { CardHistory } from './CardHistory.tsx';
 import { CardNumbers } from './CardNumbers.tsx';
 import { cardInWords, roomInWords } from './cardWords.ts';
 import { ConditionsPanel } from './ConditionsPanel.tsx';
-import { currentState } from './tableChoice.ts';
+import { currentState } from '../table/tableChoice.ts';
 
 /** One table of the hall: what is known of it, how it plays tonight, and every number that follows. */
 export function TablePage() {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { ClubTable } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { standardCard } from '../../core/table/card.ts';
 import { cardInWords, roomInWords, valueInWords } from './cardWords.ts';
-import { conditionsInWords } from './conditionWords.ts';
-import { chooseState, currentState, tablesFor } from './tableChoice.ts';
+import { conditionsInWords } from '../words/conditionWords.ts';
+import { chooseState, currentState, tablesFor } from '../table/tableChoice.ts';
 
 const card = standardCard('pool-9ft');
 const DAMP = { air: 'damp', warmth: 'ordinary', balls: 'dirty' } as const;

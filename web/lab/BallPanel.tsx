@@ -3,7 +3,7 @@ import { memo, useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import type { Shot } from '../../core/motion/shot.ts';
 import { BallButtons } from '../table/BallButtons.tsx';
-import { addableBalls, CUE } from './labShot.ts';
+import { addableBalls, CUE } from '../table/labShot.ts';
 
 interface BallPanelProps {
   readonly shot: Shot;

@@ -1,15 +1,15 @@
 import { Button, Group, Popover, Select, Stack, Switch, Title } from '@mantine/core';
 import { memo } from 'react';
-import type { ClubTable } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { ORDINARY_CONDITIONS, standardCard } from '../../core/table/card.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import type { Table } from '../../core/table/table.ts';
-import { ConditionsChoices } from '../hall/ConditionsChoices.tsx';
-import { conditionsInWords } from '../hall/conditionWords.ts';
-import { asPlayed, currentState } from '../hall/tableChoice.ts';
+import { ConditionsChoices } from '../controls/ConditionsChoices.tsx';
+import { conditionsInWords } from '../words/conditionWords.ts';
+import { asPlayed, currentState } from '../table/tableChoice.ts';
 import type { ChosenTable } from './labState.ts';
-import { LabTabs } from './LabTabs.tsx';
+import { LabTabs } from '../controls/LabTabs.tsx';
 
 interface LabHeadProps {
   readonly tables: readonly ClubTable[];

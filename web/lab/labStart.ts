@@ -1,8 +1,8 @@
 import { standardCard, tableOfCard } from '../../core/table/card.ts';
 import { roomBehind } from '../../core/table/room.ts';
-import type { ClubTable } from '../../core/records/tableCard.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
 import { chooseTable } from './LabHead.tsx';
-import { firstShot, shotFromLink } from './labShot.ts';
+import { firstShot, shotFromLink } from '../table/labShot.ts';
 import type { LabPosition, LabState } from './labState.ts';
 
 /** The position with which the lab opens: the one in the address, or the first one on the address's table. */

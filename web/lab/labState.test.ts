@@ -14,7 +14,7 @@ import {
   removeBall,
   shotFromLink,
   shotToLink,
-} from './labShot.ts';
+} from '../table/labShot.ts';
 import { labReducer, startLab, withStrike, type LabState } from './labState.ts';
 
 describe('the lab', () => {

@@ -2,16 +2,16 @@ import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { atStage } from '../../core/drill/stage.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
-import { drillsQuery } from '../api/queries.ts';
-import { DrillDrawing } from '../drills/DrillDrawing.tsx';
+import { drillsQuery } from '../api/drills.ts';
+import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { CAUTION_WORDS } from '../words/cautionWords.ts';
 import { resultWords } from '../words/resultWords.ts';
-import { BlockClock } from './BlockClock.tsx';
+import { BlockClock } from '../controls/BlockClock.tsx';
 import { begin, withBlock } from './lessonDraft.ts';
-import { NoteEditor } from './NoteEditor.tsx';
-import { nextPlayer } from './turns.ts';
+import { NoteEditor } from '../controls/NoteEditor.tsx';
+import { nextPlayer } from '../../core/programme/turns.ts';
 
 interface BlockCardProps {
   readonly lessonId: string;

@@ -4,8 +4,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { LessonDocument } from '../../core/records/lesson.ts';
-import { drillsQuery, tablesQuery } from '../api/queries.ts';
-import { Sight } from '../app/Sight.tsx';
+import { drillsQuery } from '../api/drills.ts';
+import { tablesQuery } from '../api/tables.ts';
+import { Sight } from '../controls/Sight.tsx';
 import { moveBlock } from './lessonDraft.ts';
 
 interface BlockListProps {

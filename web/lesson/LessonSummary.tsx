@@ -1,10 +1,10 @@
 import { Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 import type { LessonDocument } from '../../core/records/lesson.ts';
-import { drillsQuery } from '../api/queries.ts';
+import { drillsQuery } from '../api/drills.ts';
 import { resultWords } from '../words/resultWords.ts';
-import { NoteEditor } from './NoteEditor.tsx';
+import { NoteEditor } from '../controls/NoteEditor.tsx';
 
 interface LessonSummaryProps {
   readonly document: LessonDocument;

@@ -3,12 +3,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Player } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/player.ts';
 import type { Lesson, LessonDocument } from '../../core/records/lesson.ts';
 import { call } from '../api/client.ts';
-import { lessonsQuery, playersQuery, tablesQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
-import { useViewer } from '../app/viewer.ts';
+import { lessonsQuery } from '../api/lessons.ts';
+import { playersQuery } from '../api/players.ts';
+import { tablesQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { useViewer } from '../api/viewer.ts';
 
 /** The lessons: today's first, and a new one from a plan of before or from nothing. */
 export function LessonsPage() {

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
-import { clockWords } from './BlockClock.tsx';
+import { clockWords } from '../controls/BlockClock.tsx';
 import {
   begin,
   currentBlock,

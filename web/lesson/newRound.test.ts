@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { atStage } from '../../core/drill/stage.ts';
 import { logOf } from '../../core/records/attempt.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { firstResult, nextRung } from './newRound.ts';
 

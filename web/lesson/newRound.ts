@@ -1,6 +1,6 @@
 import { countLadderByRacks } from '../../core/counting/ladderByRacks.ts';
 import { roundProgress } from '../../core/drill/round.ts';
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 import type { Drill } from '../../core/records/drill.ts';
 
 /** The result of a round of which nothing is played. @param drill as it is played at the stage */

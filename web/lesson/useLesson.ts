@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { lessonSchema, type LessonDocument, type LessonWithRounds } from '../../core/records/lesson.ts';
 import { ApiError, call, OfflineError } from '../api/client.ts';
-import { lessonQuery } from '../api/queries.ts';
+import { lessonQuery } from '../api/lessons.ts';
 import { forgetLesson, keepLesson, readKept } from './lessonDraft.ts';
 
 /** After the last change it is sent when nothing more is typed for so long, and tried again after so long, ms. */

@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import type { PositionEntry } from '../../core/drill/positionDrill.ts';
-import type { RoundHead } from '../../core/records/club.ts';
-import type { TableRef } from '../../core/records/tableCard.ts';
-import { benchmarkQuery, playerRoundsQuery, tableStateQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
-import { asPlayed } from '../hall/tableChoice.ts';
+import type { RoundHead } from '../../core/records/round.ts';
+import type { TableRef } from '../../core/records/clubTable.ts';
+import { benchmarkQuery } from '../planner/solved.ts';
+import { playerRoundsQuery } from '../api/players.ts';
+import { tableStateQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { asPlayed } from '../table/tableChoice.ts';
 import type { TableAsPlayed } from '../workers/protocol.ts';
-import { LANDINGS_HEIGHT, LandingScatter } from './LandingScatter.tsx';
-import { TREND_HEIGHT, TrendCard } from './TrendCard.tsx';
+import { LANDINGS_HEIGHT, LandingScatter } from '../charts/LandingScatter.tsx';
+import { TREND_HEIGHT, TrendCard } from '../charts/TrendCard.tsx';
 
 interface DrillProgressProps {
   readonly playerId: string;

@@ -3,16 +3,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
-import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
-import { playerResultsQuery, revisionQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
+import type { KindProgress } from '../../core/records/progress.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
+import { playerResultsQuery } from '../api/players.ts';
+import { revisionQuery } from '../api/drills.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
 import { DRILL_HEIGHT, DrillProgress } from './DrillProgress.tsx';
 import { LedgerPart } from './LedgerPart.tsx';
 import { ResultProgress } from './ResultProgress.tsx';
-import { comparableRounds, roundsOnUnlikeTables } from './rounds.ts';
-import { TREND_HEIGHT } from './TrendCard.tsx';
+import { comparableRounds, roundsOnUnlikeTables } from '../charts/rounds.ts';
+import { TREND_HEIGHT } from '../charts/TrendCard.tsx';
 
 const keyOf = ({ drill, revision, stage, table }: KindProgress) =>
   [drill, revision, stage, table.fingerprint].join('.');

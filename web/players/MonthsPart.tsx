@@ -5,10 +5,10 @@ import { addSums, meanLanding } from '../../core/scoring/roundSums.ts';
 import { Z_90 } from '../../core/statistics/wilson.ts';
 import { alongAndAcross, percent } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
-import { ChartFigure } from './ChartFigure.tsx';
+import { ChartFigure } from '../charts/ChartFigure.tsx';
 
-const BiasChart = lazy(() => import('./BiasChart.tsx'));
-const CausesChart = lazy(() => import('./CausesChart.tsx'));
+const BiasChart = lazy(() => import('../charts/BiasChart.tsx'));
+const CausesChart = lazy(() => import('../charts/CausesChart.tsx'));
 
 /** What the shots of a period say month by month: where the cue ball stops against the plan, and why shots fail. */
 export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }) {

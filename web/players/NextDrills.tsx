@@ -1,8 +1,8 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { nextDrillsQuery } from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
+import { nextDrillsQuery } from '../api/players.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { nextDrillWords } from '../words/nextDrillWords.ts';
 
 interface NextDrillsProps {

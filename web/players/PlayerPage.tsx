@@ -1,16 +1,16 @@
 import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Player } from '../../core/records/club.ts';
+import type { Player } from '../../core/records/player.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
 import { call } from '../api/client.ts';
-import { drillsQuery, playerProgressQuery, playerQuery, playersQuery } from '../api/queries.ts';
-import { ago } from '../app/dates.ts';
-import { Loading } from '../app/Loading.tsx';
-import { useViewer } from '../app/viewer.ts';
-import { CallRecord } from '../lab/call/CallRecord.tsx';
-import { ProgrammesPart } from '../programme/ProgrammesPart.tsx';
-import { ReportsPart } from '../report/ReportsPart.tsx';
+import { drillsQuery } from '../api/drills.ts';
+import { playerProgressQuery, playerQuery, playersQuery } from '../api/players.ts';
+import { ago } from '../words/dates.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { useViewer } from '../api/viewer.ts';
+import { CallRecord } from '../charts/CallRecord.tsx';
 import { BreaksPart } from './BreaksPart.tsx';
 import { KindPart } from './KindPart.tsx';
 import { MonthsPart } from './MonthsPart.tsx';
@@ -21,8 +21,14 @@ import { Ratings } from './Ratings.tsx';
 import { ThumbPart } from './ThumbPart.tsx';
 import { SignInCode } from './SignInCode.tsx';
 
+interface PlayerPageProps {
+  /** The player's programmes and reports, rooms of their own. */
+  readonly programmes: (props: { readonly playerId: string }) => ReactNode;
+  readonly reports: (props: { readonly playerId: string }) => ReactNode;
+}
+
 /** A player: ratings, how each drill has gone over time, where the cue ball stops, and why shots fail. */
-export function PlayerPage() {
+export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerPageProps) {
   const { id = '' } = useParams();
   const [params] = useSearchParams();
   const player = useQuery(playerQuery(id));
@@ -68,8 +74,8 @@ export function PlayerPage() {
         </>
       )}
       <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
-        <ProgrammesPart playerId={id} />
-        <ReportsPart playerId={id} />
+        <Programmes playerId={id} />
+        <Reports playerId={id} />
       </SimpleGrid>
     </Stack>
   );

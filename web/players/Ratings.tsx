@@ -1,6 +1,7 @@
 import { SimpleGrid, Text, Title } from '@mantine/core';
 import { LEVELS } from '../../core/player/levels.ts';
-import type { PlayerProgress, SkillRating } from '../../core/records/progress.ts';
+import type { PlayerProgress } from '../../core/records/progress.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
 import { courseWords } from '../words/courseWords.ts';
 import { capital } from '../words/vocabulary.ts';

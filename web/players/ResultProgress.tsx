@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import type { RoundHead } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/round.ts';
 import type { KindProgress } from '../../core/records/progress.ts';
-import { benchmarkReplyQuery } from '../api/queries.ts';
-import { TrendCard } from './TrendCard.tsx';
+import { benchmarkReplyQuery } from '../api/benchmarks.ts';
+import { TrendCard } from '../charts/TrendCard.tsx';
 
 interface ResultProgressProps {
   readonly title: string;

@@ -1,8 +1,9 @@
 import { Button, Group, Modal, Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
-import { signInCodeSchema, type Player } from '../../core/records/club.ts';
+import { signInCodeSchema } from '../../core/records/account.ts';
+import type { Player } from '../../core/records/player.ts';
 import { call } from '../api/client.ts';
-import { longDay } from '../app/dates.ts';
+import { longDay } from '../words/dates.ts';
 
 /** A code with which a player makes their own sign-in; it is shown once. */
 export function SignInCode({ player }: { readonly player: Player }) {

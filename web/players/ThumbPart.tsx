@@ -1,10 +1,10 @@
 import { Button, Group, Text, Title } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
-import type { SkillRating } from '../../core/records/progress.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
 import type { PresetId } from '../../core/table/preset.ts';
 import { WELL_PLACED } from '../../core/virtual/rulesOfThumb.ts';
-import { chooseShipped } from '../hall/tableChoice.ts';
+import { chooseShipped } from '../table/tableChoice.ts';
 import { rulesOfThumbOf } from '../workers/solver.ts';
 import { capital } from '../words/vocabulary.ts';
 import { centimetres } from '../words/units.ts';

@@ -3,7 +3,7 @@ import { screen } from '@testing-library/react';
 import { lazy } from 'react';
 import { expect, it } from 'vitest';
 import { emptyPage, show } from '../testing/page.tsx';
-import { ChartFigure } from './ChartFigure.tsx';
+import { ChartFigure } from '../charts/ChartFigure.tsx';
 
 emptyPage();
 

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { atStage } from '../../core/drill/stage.ts';
-import { BLANK_SHOT, logOf, type LoggedShot } from '../../core/records/attempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../../core/records/loggedShot.ts';
+import { logOf } from '../../core/records/attempt.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { attempt } from '../testing/attempt.ts';

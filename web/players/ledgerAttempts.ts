@@ -1,5 +1,6 @@
 import type { Drill } from '../../core/records/drill.ts';
-import type { Round, StoredAttempt } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
+import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import { layoutOfAttempt, type AttemptLayout } from '../../core/scoring/layoutOfAttempt.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
 import { carriesLedger } from '../../core/virtual/ledger.ts';

@@ -1,4 +1,4 @@
-import type { ProgressFilter } from '../api/queries.ts';
+import type { ProgressFilter } from '../api/players.ts';
 
 /** Periods to look back over, days. */
 export const PERIODS = [

@@ -3,11 +3,11 @@ import { screen, within } from '@testing-library/react';
 import { expect, it, vi } from 'vitest';
 import type { RoundResult } from '../../core/counting/result.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { RoundHead } from '../../core/records/club.ts';
+import type { RoundHead } from '../../core/records/round.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { emptyPage, show } from '../testing/page.tsx';
 import { round } from '../testing/round.ts';
-import { TrendCard } from './TrendCard.tsx';
+import { TrendCard } from '../charts/TrendCard.tsx';
 
 interface Drawn {
   readonly best: number;
@@ -15,7 +15,7 @@ interface Drawn {
   readonly bands: readonly { readonly level: string; readonly from: number; readonly to: number }[];
 }
 const drawn = vi.hoisted(() => vi.fn<(props: Drawn) => null>(() => null));
-vi.mock('./TrendChart.tsx', () => ({ default: drawn }));
+vi.mock('../charts/TrendChart.tsx', () => ({ default: drawn }));
 emptyPage();
 
 const lives: RoundResult = {

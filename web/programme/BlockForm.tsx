@@ -2,7 +2,7 @@ import { Button, Group, NumberInput, Select, Text, TextInput, Title } from '@man
 import { useState } from 'react';
 import { WEEK_DAYS } from '../../core/programme/days.ts';
 import { beforeMatches, spreadBlock } from '../../core/programme/spreadBlock.ts';
-import type { ListedDrill } from '../../core/records/club.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { ITEM_KINDS, type ProgrammeDocument, type ProgrammeItem } from '../../core/records/programme.ts';
 
 interface BlockFormProps {

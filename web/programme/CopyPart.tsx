@@ -2,7 +2,8 @@ import { Button, MultiSelect, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call } from '../api/client.ts';
-import { playersQuery, programmesQuery } from '../api/queries.ts';
+import { playersQuery } from '../api/players.ts';
+import { programmesQuery } from '../api/programmes.ts';
 
 interface CopyPartProps {
   readonly id: string;

@@ -5,8 +5,8 @@ import { Link, useNavigate } from 'react-router';
 import { addDays, mondayOf, WEEK_DAYS } from '../../core/programme/days.ts';
 import type { Programme, ProgrammeDocument } from '../../core/records/programme.ts';
 import { call } from '../api/client.ts';
-import { programmesQuery } from '../api/queries.ts';
-import { useViewer } from '../app/viewer.ts';
+import { programmesQuery } from '../api/programmes.ts';
+import { useViewer } from '../api/viewer.ts';
 
 const FIRST_WEEKS = 5;
 

@@ -7,9 +7,10 @@ import {
   type ProgrammeWithRounds,
 } from '../../core/records/programme.ts';
 import { call } from '../api/client.ts';
-import { clubOverviewQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
-import { tickItem } from './tickItem.ts';
-import { change, redo, startHistory, undo, type History } from '../designer/history.ts';
+import { clubOverviewQuery } from '../api/club.ts';
+import { programmeQuery, programmesQuery } from '../api/programmes.ts';
+import { tickItem } from '../outbox/tickItem.ts';
+import { change, redo, startHistory, undo, type History } from '../controls/history.ts';
 
 export type ProgrammeSaving = 'saved' | 'saving' | 'not saved';
 

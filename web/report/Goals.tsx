@@ -1,7 +1,8 @@
 import { Button, Group, Text, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { drillsQuery, nextDrillsQuery } from '../api/queries.ts';
+import { drillsQuery } from '../api/drills.ts';
+import { nextDrillsQuery } from '../api/players.ts';
 import { nextDrillWords } from '../words/nextDrillWords.ts';
 
 interface GoalsProps {

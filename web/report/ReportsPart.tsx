@@ -4,9 +4,9 @@ import dayjs from 'dayjs';
 import { Link, useNavigate } from 'react-router';
 import type { Report, ReportDocument } from '../../core/records/report.ts';
 import { call } from '../api/client.ts';
-import { reportsQuery } from '../api/queries.ts';
-import { longDay } from '../app/dates.ts';
-import { useViewer } from '../app/viewer.ts';
+import { reportsQuery } from '../api/reports.ts';
+import { longDay } from '../words/dates.ts';
+import { useViewer } from '../api/viewer.ts';
 
 const FIRST_MONTHS = 3;
 

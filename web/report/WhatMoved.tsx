@@ -5,18 +5,14 @@ import { resultText } from '../../core/counting/result.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { KindProgress, PlayerProgress } from '../../core/records/progress.ts';
-import {
-  drillsQuery,
-  playerResultsQuery,
-  playerRoundsQuery,
-  revisionQuery,
-  tableStateQuery,
-} from '../api/queries.ts';
-import { Loading } from '../app/Loading.tsx';
-import { asPlayed } from '../hall/tableChoice.ts';
-import { LandingScatter } from '../players/LandingScatter.tsx';
-import { comparableRounds } from '../players/rounds.ts';
-import { Trend } from '../players/Trend.tsx';
+import { drillsQuery, revisionQuery } from '../api/drills.ts';
+import { playerResultsQuery, playerRoundsQuery } from '../api/players.ts';
+import { tableStateQuery } from '../api/tables.ts';
+import { Loading } from '../controls/Loading.tsx';
+import { asPlayed } from '../table/tableChoice.ts';
+import { LandingScatter } from '../charts/LandingScatter.tsx';
+import { comparableRounds } from '../charts/rounds.ts';
+import { Trend } from '../charts/Trend.tsx';
 import { kindCourseWords } from '../words/courseWords.ts';
 
 interface WhatMovedProps {

@@ -1,5 +1,5 @@
 import { logOf } from '../../core/records/attempt.ts';
-import type { StoredAttempt } from '../../core/records/club.ts';
+import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 
 /** An attempt that was missed, with what a test changes about it. */
 export function attempt(id: string, change: Partial<StoredAttempt> = {}): StoredAttempt {

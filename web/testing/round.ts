@@ -1,4 +1,4 @@
-import type { Round } from '../../core/records/club.ts';
+import type { Round } from '../../core/records/round.ts';
 
 /** A round of a pool drill that has been ended, with what a test changes about it. */
 export function round(change: Partial<Round>): Round {

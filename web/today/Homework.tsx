@@ -7,8 +7,9 @@ import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
 import { donePlanned } from '../../core/programme/donePlanned.ts';
 import type { ProgrammeItem, ProgrammeWithRounds } from '../../core/records/programme.ts';
-import { drillsQuery, programmeQuery, programmesQuery } from '../api/queries.ts';
-import { tickItem } from '../programme/tickItem.ts';
+import { drillsQuery } from '../api/drills.ts';
+import { programmeQuery, programmesQuery } from '../api/programmes.ts';
+import { tickItem } from '../outbox/tickItem.ts';
 
 /** What of their programmes a student has to do this week: ticked off here, or scored at the table. */
 export function Homework({ playerId }: { readonly playerId: string }) {

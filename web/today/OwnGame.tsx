@@ -1,8 +1,8 @@
 import { Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { programmesQuery } from '../api/queries.ts';
-import { ago } from '../app/dates.ts';
+import { programmesQuery } from '../api/programmes.ts';
+import { ago } from '../words/dates.ts';
 
 /** A student's own ways in: their progress, their programmes, the calls that train judgement. */
 export function OwnGame({ playerId, lastAt }: { readonly playerId: string; readonly lastAt: string | null }) {

@@ -1,4 +1,5 @@
-import type { KindProgress, SkillRating } from '../../core/records/progress.ts';
+import type { KindProgress } from '../../core/records/progress.ts';
+import type { SkillRating } from '../../core/records/rating.ts';
 
 const one = (value: number) => Math.abs(value).toFixed(1);
 

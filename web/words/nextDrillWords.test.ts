@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { NextDrill } from '../../core/records/progress.ts';
+import type { NextDrill } from '../../core/records/nextDrill.ts';
 import { nextDrillWords } from './nextDrillWords.ts';
 
 const proposal: NextDrill = {

@@ -1,4 +1,4 @@
-import type { NextDrill } from '../../core/records/progress.ts';
+import type { NextDrill } from '../../core/records/nextDrill.ts';
 
 /** Rating points behind the mean from which it is said. */
 const BEHIND = 3;

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { attributionWords } from '../lesson/landingWords.ts';
+import { attributionWords } from '../scoring/landingWords.ts';
 import { resultWords } from './resultWords.ts';
 
 const result = { better: 'high', maximum: null, complete: true, censored: false } as const;

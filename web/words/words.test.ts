@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { measurePlace } from '../../core/table/place.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { placingWords } from '../players/placingWords.ts';
+import { placingWords } from './placingWords.ts';
 import { placeInDiamonds, placeInMillimetres, pocketWords } from './places.ts';
 import { alongAndAcross, ordinalNumber } from './units.ts';
 

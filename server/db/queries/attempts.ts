@@ -1,6 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { attemptSchema, type Conflict, type StoredAttempt } from '../../../core/records/club.ts';
-import { BLANK_SHOT, logOf, type AttemptLog } from '../../../core/records/attempt.ts';
+import { attemptSchema, type Conflict, type StoredAttempt } from '../../../core/records/storedAttempt.ts';
+import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
+import { logOf, type AttemptLog } from '../../../core/records/attempt.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 

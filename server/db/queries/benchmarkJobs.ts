@@ -1,12 +1,10 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import { array, object } from 'yup';
-import {
-  benchmarkJobSchema,
-  levelBenchmarkSchema,
-  type BenchmarkJob,
-} from '../../../core/records/benchmark.ts';
-import { resultSchema } from '../../../core/records/round.ts';
-import { conditionsSchema, tableCardSchema } from '../../../core/records/tableCard.ts';
+import { benchmarkJobSchema, type BenchmarkJob } from '../../../core/records/benchmarkJob.ts';
+import { levelBenchmarkSchema } from '../../../core/records/benchmark.ts';
+import { resultSchema } from '../../../core/records/result.ts';
+import { conditionsSchema } from '../../../core/records/conditions.ts';
+import { tableCardSchema } from '../../../core/records/tableCard.ts';
 import type { TableCard } from '../../../core/table/card.ts';
 import type { Conditions } from '../../../core/table/cardChoices.ts';
 import type { PartResult } from '../../../core/virtual/benchmarkRounds.ts';

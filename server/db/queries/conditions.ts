@@ -3,7 +3,7 @@ import {
   CONDITIONS_HOLD_MS,
   conditionsSchema,
   type NotedConditions,
-} from '../../../core/records/tableCard.ts';
+} from '../../../core/records/conditions.ts';
 import type { Conditions } from '../../../core/table/cardChoices.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { DrillEntry, DrillRevision, ListedDrill } from '../../../core/records/club.ts';
+import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
+import type { DrillRevision } from '../../../core/records/drillRevision.ts';
 import { drillSchema, type Drill } from '../../../core/records/drill.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';

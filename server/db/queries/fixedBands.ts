@@ -1,5 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { fixedBandsSchema } from '../../../core/records/benchmark.ts';
+import { fixedBandsSchema } from '../../../core/records/fixedBands.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
 

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { Player, PlayerChange, Role } from '../../../core/records/club.ts';
+import type { Player, PlayerChange } from '../../../core/records/player.ts';
+import type { Role } from '../../../core/records/account.ts';
 import type { Database } from '../pool.ts';
 
 export interface NewPerson {

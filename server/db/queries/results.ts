@@ -1,6 +1,6 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { Round } from '../../../core/records/club.ts';
-import { resultSchema } from '../../../core/records/round.ts';
+import type { Round } from '../../../core/records/round.ts';
+import { resultSchema } from '../../../core/records/result.ts';
 import { storedSumsSchema } from '../../../core/records/roundSums.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';

@@ -1,7 +1,10 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import { attemptLogSchema, type AttemptLog } from '../../../core/records/attempt.ts';
-import type { Player, Round, StoredAttempt } from '../../../core/records/club.ts';
-import { adviceChoiceSchema, resultSchema, type AdviceChoice } from '../../../core/records/round.ts';
+import type { Player } from '../../../core/records/player.ts';
+import type { Round } from '../../../core/records/round.ts';
+import type { StoredAttempt } from '../../../core/records/storedAttempt.ts';
+import { adviceChoiceSchema, type AdviceChoice } from '../../../core/records/advice.ts';
+import { resultSchema } from '../../../core/records/result.ts';
 import type { RoundSums } from '../../../core/records/roundSums.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';

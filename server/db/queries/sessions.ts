@@ -1,5 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import type { Role, Viewer } from '../../../core/records/club.ts';
+import type { Role, Viewer } from '../../../core/records/account.ts';
 import type { Database } from '../pool.ts';
 
 interface ViewerRow extends RowDataPacket {

@@ -1,11 +1,8 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import {
-  tableCardSchema,
-  type ClubTable,
-  type NotedConditions,
-  type TableLog,
-  type TableState,
-} from '../../../core/records/tableCard.ts';
+import { tableCardSchema } from '../../../core/records/tableCard.ts';
+import type { ClubTable, TableState } from '../../../core/records/clubTable.ts';
+import type { NotedConditions } from '../../../core/records/conditions.ts';
+import type { TableLog } from '../../../core/records/tableLog.ts';
 import { standardCard, type TableCard } from '../../../core/table/card.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';

@@ -4,12 +4,12 @@ import { useState } from 'react';
 import type { Shot } from '../../../core/motion/shot.ts';
 import type { BackwardMap, WantedWay } from '../../../core/planning/backward.ts';
 import type { PocketName } from '../../../core/table/pockets.ts';
-import { OneOf, PocketField } from '../../designer/fields.tsx';
+import { OneOf, PocketField } from '../../controls/fields.tsx';
 import { percent } from '../../words/units.ts';
 import { searchPlanner } from '../../workers/planner.ts';
 import type { PositionQuestion } from '../../workers/plannerProtocol.ts';
-import { CUE } from '../labShot.ts';
-import type { PositionSetting } from './positionSetting.ts';
+import { CUE } from '../../table/labShot.ts';
+import type { PositionSetting } from '../../planner/positionSetting.ts';
 
 export interface Backward {
   readonly map: BackwardMap | undefined;

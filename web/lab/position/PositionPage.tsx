@@ -8,33 +8,40 @@ import type { Shot, ShotResult, Strike } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { Route } from '../../../core/planning/routes.ts';
 import { executionErrorOf } from '../../../core/player/levels.ts';
-import type { ClubTable } from '../../../core/records/tableCard.ts';
+import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
-import { playersQuery, tablesQuery } from '../../api/queries.ts';
-import { Loading } from '../../app/Loading.tsx';
+import { playersQuery } from '../../api/players.ts';
+import { tablesQuery } from '../../api/tables.ts';
+import { Loading } from '../../controls/Loading.tsx';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { sumUp, type SpokenStroke } from '../../words/strokeWords.ts';
 import { useWords } from '../../words/useWords.ts';
 import type { PlannedStroke } from '../../workers/plannerProtocol.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
-import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../labShot.ts';
+import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
 import { labReducer, startLab, withStrike, type ChosenTable } from '../labState.ts';
 import { firstPosition } from '../labStart.ts';
-import { StrokeCaution } from '../StrokeCaution.tsx';
-import { StrokePanel } from '../StrokePanel.tsx';
+import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
+import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { BackwardPanel, useBackward } from './BackwardPanel.tsx';
 import { FactsCard } from './FactsCard.tsx';
 import { MoreAnswers } from './MoreAnswers.tsx';
 import { PositionKey } from './PositionKey.tsx';
-import { likeliestPot, questionOf, settingFrom, settingTo, type PositionSetting } from './positionSetting.ts';
+import {
+  likeliestPot,
+  questionOf,
+  settingFrom,
+  settingTo,
+  type PositionSetting,
+} from '../../planner/positionSetting.ts';
 import { PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
 import { PositionTools } from './PositionTools.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { RouteTable } from './RouteTable.tsx';
-import { useFittedPlayer } from './useFittedPlayer.ts';
-import { STILL_MS, usePictures } from './usePictures.ts';
-import { useRoutes } from './useRoutes.ts';
+import { useFittedPlayer } from '../../planner/useFittedPlayer.ts';
+import { STILL_MS, usePictures } from '../../planner/usePictures.ts';
+import { useRoutes } from '../../planner/useRoutes.ts';
 
 /** Before the shot: what the cue ball will do, and what to ask of it. */
 export function PositionPage() {

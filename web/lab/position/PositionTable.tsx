@@ -11,7 +11,7 @@ import { RibbonMark } from '../../table/RibbonMark.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { WindowMark } from '../../table/WindowMark.tsx';
 import type { ShotPicture } from '../../workers/plannerProtocol.ts';
-import { CUE } from '../labShot.ts';
+import { CUE } from '../../table/labShot.ts';
 
 /** What a drag on the cloth does. */
 export const DRAGS = ['Move balls', 'Wanted landing', 'Wanted line'] as const;

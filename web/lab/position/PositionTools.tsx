@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl } from '@mantine/core';
 import { memo } from 'react';
-import { UndoRedo } from '../../app/UndoRedo.tsx';
+import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { DRAGS, type DragMode } from './PositionTable.tsx';
 
 interface PositionToolsProps {

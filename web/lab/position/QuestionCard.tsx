@@ -2,11 +2,11 @@ import { Group, MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/
 import { memo } from 'react';
 import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
-import { OneOf, PocketField } from '../../designer/fields.tsx';
+import { OneOf, PocketField } from '../../controls/fields.tsx';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
-import type { PositionSetting } from './positionSetting.ts';
+import type { PositionSetting } from '../../planner/positionSetting.ts';
 
 interface QuestionCardProps {
   readonly setting: PositionSetting;

@@ -5,7 +5,7 @@ import { cushionWords, paceRange, pocketSideWords, strokeWords } from '../../wor
 import { centimetres, percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
-import type { RoutesFound } from './useRoutes.ts';
+import type { RoutesFound } from '../../planner/useRoutes.ts';
 
 interface RouteTableProps {
   readonly found: RoutesFound;

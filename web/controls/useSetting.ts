@@ -1,0 +1,54 @@
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { tablesOf } from '../../core/drill/stage.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import type { ClubTable } from '../../core/records/clubTable.ts';
+import {
+  chooseShipped,
+  chooseState,
+  currentState,
+  tablesFor,
+  type TableChoice,
+} from '../table/tableChoice.ts';
+
+/** The stage that an address names, from 1; the last where it names none. */
+export function stageFrom(params: URLSearchParams, drill: Drill): number {
+  const last = drill.stages.length;
+  const wanted = Math.trunc(Number(params.get('stage') ?? last));
+  return wanted >= 1 && wanted <= last ? wanted : last;
+}
+
+/** The table that an address names, of those that fit; the first where it names none. */
+export function tableFrom(params: URLSearchParams, fitting: readonly ClubTable[]): ClubTable | undefined {
+  return fitting.find((each) => each.id === params.get('table')) ?? fitting[0];
+}
+
+/** How a drill is looked at: its stage and the club's table, both from the address, so that they can be shared. */
+interface Setting {
+  readonly stage: number;
+  readonly fitting: readonly ClubTable[];
+  /** Undefined where the club has no table that fits; then it is the kind of table as it ships. */
+  readonly table: ClubTable | undefined;
+  readonly choice: TableChoice;
+  readonly params: URLSearchParams;
+  readonly set: (name: string, value: string | null) => void;
+}
+
+export function useSetting(drill: Drill, tables: readonly ClubTable[]): Setting {
+  const [params, setParams] = useSearchParams();
+  const [now] = useState(() => Date.now());
+  const fitting = tablesFor(tables, tablesOf(drill));
+  const table = tableFrom(params, fitting);
+  const choice =
+    table === undefined ? chooseShipped(drill.table) : chooseState(table.id, currentState(table, now));
+  const set = (name: string, value: string | null) =>
+    setParams(
+      (before) => {
+        if (value === null) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  return { stage: stageFrom(params, drill), fitting, table, choice, params, set };
+}

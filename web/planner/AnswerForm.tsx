@@ -1,0 +1,108 @@
+import { Button, Group, NumberInput, Text } from '@mantine/core';
+import { useState } from 'react';
+import type { Point } from '../../core/math/point.ts';
+import { answerKindOf, type CallAnswer, type CallQuestion } from '../../core/judgement/question.ts';
+import { capital } from '../words/vocabulary.ts';
+
+interface AnswerFormProps {
+  readonly question: CallQuestion;
+  /** Too close to call is offered where positions can be. */
+  readonly tooClose: boolean;
+  /** The way that was tapped so far, from the hit on. */
+  readonly points: readonly Point[];
+  readonly onUndoPoint: () => void;
+  /** "Commit" for the player, "Lock" for the coach. */
+  readonly verb: string;
+  readonly onAnswer: (answer: CallAnswer) => void;
+}
+
+/** The answer to a question, by its kind. */
+export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAnswer }: AnswerFormProps) {
+  const [length, setLength] = useState<number>();
+  switch (answerKindOf(question.kind)) {
+    case 'verdict':
+      return (
+        <Choices
+          verb={verb}
+          values={tooClose ? ['yes', 'no', 'too close'] : ['yes', 'no']}
+          onChoose={(verdict) => onAnswer({ kind: 'verdict', verdict })}
+        />
+      );
+    case 'side':
+      return (
+        <Choices
+          verb={verb}
+          values={['left', 'full', 'right']}
+          onChoose={(side) => onAnswer({ kind: 'side', side })}
+        />
+      );
+    case 'length':
+      return (
+        <Group align="end">
+          <NumberInput
+            label="On for, cm"
+            min={0}
+            max={2000}
+            allowDecimal={false}
+            value={length ?? ''}
+            onChange={(value) => setLength(typeof value === 'number' ? value : undefined)}
+          />
+          <Button
+            disabled={length === undefined}
+            onClick={() => onAnswer({ kind: 'length', metres: (length ?? 0) / 100 })}
+          >
+            {verb}
+          </Button>
+        </Group>
+      );
+    case 'path':
+      return (
+        <Group>
+          <Text size="sm">
+            {points.length < 2
+              ? 'Tap the table: each turn of the way, and its end.'
+              : `${points.length - 1} ${points.length === 2 ? 'stretch' : 'stretches'} drawn.`}
+          </Text>
+          <Button variant="default" disabled={points.length < 2} onClick={onUndoPoint}>
+            Take the last back
+          </Button>
+          <Button disabled={points.length < 2} onClick={() => onAnswer({ kind: 'path', points })}>
+            {verb}
+          </Button>
+        </Group>
+      );
+  }
+}
+
+interface ChoicesProps<T extends string> {
+  readonly verb: string;
+  readonly values: readonly T[];
+  readonly onChoose: (value: T) => void;
+}
+
+function Choices<T extends string>({ verb, values, onChoose }: ChoicesProps<T>) {
+  const [chosen, setChosen] = useState<T>();
+  return (
+    <Group>
+      {values.map((value) => (
+        <Button
+          key={value}
+          size="lg"
+          variant={value === chosen ? 'filled' : 'default'}
+          aria-pressed={value === chosen}
+          onClick={() => setChosen(value)}
+        >
+          {capital(value)}
+        </Button>
+      ))}
+      <Button
+        size="lg"
+        color="coral"
+        disabled={chosen === undefined}
+        onClick={() => chosen !== undefined && onChoose(chosen)}
+      >
+        {verb}
+      </Button>
+    </Group>
+  );
+}

@@ -1,0 +1,91 @@
+import { useState, type KeyboardEvent } from 'react';
+import { simulate } from '../../core/motion/simulate.ts';
+import { placeFrom } from '../../core/motion/marks.ts';
+import type { Point } from '../../core/math/point.ts';
+import type { CallQuestion } from '../../core/judgement/question.ts';
+import { arrowStep } from '../table/arrowStep.ts';
+import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
+import { TableDrawing } from '../table/TableDrawing.tsx';
+import { DrawnPath } from '../table/DrawnPath.tsx';
+import { MovingBalls } from '../table/MovingBalls.tsx';
+import { CUE } from '../table/labShot.ts';
+import type { Replay } from '../table/replay.ts';
+
+interface CallTableProps {
+  readonly question: CallQuestion;
+  /** The player's drawn way, and the coach's once both are shown. */
+  readonly drawn: readonly (readonly Point[])[];
+  /** Undefined while the way is not to be drawn. */
+  readonly onPoint: ((place: Point) => void) | undefined;
+  readonly revealed: boolean;
+  readonly replay: Replay;
+}
+
+/** How far the line of the stroke is drawn, metres. */
+const LINE = 0.35;
+
+/** The position to be called: the stroke's line, and after the reveal where everything goes. */
+export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTableProps) {
+  const { shot } = question;
+  const cue = shot.balls.find(({ id }) => id === CUE);
+  const result = simulate(shot, { paths: true });
+  const hidden = question.kind === 'which side of the plant';
+  const last = drawn[0]?.at(-1);
+  const [cursor, setCursor] = useState<Point>();
+  const at = cursor ?? last;
+
+  function key(event: KeyboardEvent) {
+    if (onPoint === undefined || at === undefined) return;
+    const to = arrowStep(event, at, shot.table.length);
+    if (to !== undefined) setCursor(to);
+    else if (event.key === 'Enter') onPoint(at);
+    else return;
+    event.preventDefault();
+  }
+
+  return (
+    <TableDrawing
+      table={shot.table}
+      label="The position to be called"
+      {...(onPoint === undefined
+        ? {}
+        : {
+            onTap: (place: Point) => {
+              setCursor(undefined);
+              onPoint(place);
+            },
+            onKey: key,
+          })}
+    >
+      {revealed &&
+        result.paths?.map((path) => (
+          <PathMark
+            key={path.id}
+            path={path}
+            duration={result.duration}
+            kind={path.id === CUE ? 'cue' : 'object'}
+          />
+        ))}
+      {!revealed && cue !== undefined && !hidden && (
+        <AimMark from={cue} to={placeFrom(cue, shot.strike.direction, LINE)} />
+      )}
+      {drawn.map((points, i) => (
+        <DrawnPath key={i} points={points} second={i > 0} />
+      ))}
+      {onPoint !== undefined && cursor !== undefined && <LandingMark at={cursor} strong />}
+      {revealed ? (
+        <MovingBalls shot={shot} result={result} replay={replay} selected="" />
+      ) : (
+        shot.balls.map((ball) => (
+          <BallMark
+            key={ball.id}
+            id={ball.id}
+            at={ball}
+            radius={ball.radius}
+            {...(ball.id === CUE ? {} : { name: ball.id })}
+          />
+        ))
+      )}
+    </TableDrawing>
+  );
+}

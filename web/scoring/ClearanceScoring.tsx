@@ -1,0 +1,203 @@
+import { useLocalStorage, useMediaQuery } from '@mantine/hooks';
+import { useState } from 'react';
+import { distance, type Point } from '../../core/math/point.ts';
+import { CUE_BALL } from '../../core/drill/layout.ts';
+import { ballsOfAttempt } from '../../core/drill/round.ts';
+import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
+import { BLANK_SHOT, type LoggedShot } from '../../core/records/loggedShot.ts';
+import { logOf } from '../../core/records/attempt.ts';
+import type { Entered } from '../../core/records/entered.ts';
+import { replayClearance } from '../../core/scoring/countAttempt.ts';
+import type { Table } from '../../core/table/table.ts';
+import { DrillDrawing } from '../table/DrillDrawing.tsx';
+import { LandingMark } from '../table/marks.tsx';
+import { NextMark } from '../table/NextMark.tsx';
+import { capital } from '../words/vocabulary.ts';
+import { useWords } from '../words/useWords.ts';
+import { clearanceHint, keyOfBall } from './clearanceWords.ts';
+import { LastShot } from './LastShot.tsx';
+import { ClearancePad } from './pads/ClearancePad.tsx';
+import { QuickClearancePad } from './pads/QuickClearancePad.tsx';
+import { SetUpPad } from './pads/SetUpPad.tsx';
+import type { PadAction } from '../controls/padAction.ts';
+import { quickActions } from './pads/quickActions.ts';
+import { ScoringLayout, type ScoringProps } from './ScoringLayout.tsx';
+import { nearestBall } from './nearestBall.ts';
+import { progressOf } from '../../core/scoring/course.ts';
+import { onCloth } from './scoring.ts';
+
+/** A tap this near to a mouth names the pocket, metres. */
+const AT_POCKET = 0.11;
+
+interface ClearanceScoringProps extends ScoringProps {
+  readonly table: Table;
+}
+
+/** Scoring of a clearance: shot by shot through the drill's rules, or its result alone. */
+export function ClearanceScoring(props: ClearanceScoringProps) {
+  const { open, course, actions, table } = props;
+  const { drill } = course.counting;
+  const { scoring } = actions;
+  const { term } = useWords();
+  const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
+  const [detail, setDetail] = useLocalStorage<'quick' | 'full'>({
+    key: 'jolly-clearance-log',
+    defaultValue: 'full',
+    getInitialValueInEffect: false,
+  });
+  const [also, setAlso] = useState(false);
+  const [settingUp, setSettingUp] = useState<'balls' | 'places'>();
+  const over = scoring.ended !== null;
+  const { balls: count } = progressOf(course, scoring.attempts);
+  const { underWay } = scoring;
+  const set = underWay?.set ?? (count === undefined ? null : [...ballsOfAttempt(drill, count)]);
+  const shots = underWay?.shots ?? [];
+  const attempt = replayClearance(drill, set, shots);
+  const seed = underWay?.seed ?? open.round.seed + scoring.attempts.length;
+  const layout = ballsOfSetUp(setUp(drill, table.preset, seed));
+  const places = new Map<string, Point | null>(
+    layout.map((ball) => {
+      const placed = underWay?.places?.find(({ id }) => id === ball.id);
+      const gone = ball.id !== CUE_BALL && !attempt.onTable.includes(ball.id);
+      return [ball.id, gone ? null : (placed ?? ball)];
+    }),
+  );
+  const lastShot = shots.at(-1);
+  if (lastShot !== undefined) places.set(CUE_BALL, null);
+  const thrown = drill.thrown !== null;
+  const fresh = shots.length === 0;
+
+  const play = (shot: Partial<LoggedShot>) => {
+    const ball = shot.potted?.[0] ?? (attempt.legal.length === 1 ? (attempt.legal[0] ?? null) : null);
+    if (fresh && thrown && (underWay?.seed ?? null) === null) actions.prepare({ seed });
+    actions.shoot({ ...BLANK_SHOT, ball, ...shot }, set);
+  };
+  /** One more ball fell with the last shot: the shot is told again with both. */
+  const alsoFell = (ball: string) => {
+    setAlso(false);
+    const before = shots.at(-1) ?? scoring.attempts.at(-1)?.log.shots.at(-1);
+    const began = shots.length > 0 ? set : (scoring.attempts.at(-1)?.log.set ?? null);
+    if (before === undefined || before.potted.length === 0) return;
+    actions.undo();
+    actions.shoot({ ...before, potted: [...before.potted, ball] }, began);
+  };
+  const layoutPlaces = new Map<string, Point>(layout.map((ball) => [ball.id, ball]));
+  const { ballRadius } = table.preset;
+
+  function tapped(place: Point) {
+    const ball = nearestBall(attempt.onTable, places, place, ballRadius);
+    if (settingUp === 'balls') {
+      const all = set ?? attempt.onTable;
+      const objects = layout.map(({ id }) => id).filter((id) => id !== CUE_BALL);
+      const near = nearestBall(objects, layoutPlaces, place, ballRadius);
+      if (near === undefined) return;
+      actions.prepare({ set: all.includes(near) ? all.filter((id) => id !== near) : [...all, near] });
+      return;
+    }
+    if (settingUp === 'places') {
+      const placed = underWay?.places ?? [];
+      const next = drill.thrown?.balls.find((id) => !placed.some((each) => each.id === id));
+      if (next !== undefined)
+        actions.prepare({ seed, places: [...placed, { id: next, ...onCloth(place, table) }] });
+      if (placed.length + 1 >= (drill.thrown?.balls.length ?? 0)) setSettingUp(undefined);
+      return;
+    }
+    if (ball !== undefined && also) alsoFell(ball);
+    else if (ball !== undefined) play({ potted: [ball] });
+    else if (lastShot !== undefined) {
+      const pocket = table.pockets.find(({ mouth }) => distance(mouth, place) < AT_POCKET);
+      if (pocket !== undefined && lastShot.potted.length > 0) actions.note({ pocket: pocket.name });
+      else actions.note({ landing: onCloth(place, table) });
+    }
+  }
+
+  const full: readonly PadAction[] = [
+    ...keyOfBall(attempt.legal).map(({ id, key, name }): PadAction => ({
+      key,
+      label: `Potted ${name}`,
+      run: () => play({ potted: [id] }),
+    })),
+    { key: 'x', label: 'Missed', run: () => play({}) },
+    {
+      key: 'f',
+      label: capital(term('inOff')),
+      run: () => play({ inOff: true, cause: 'in-off', causeBy: 'coach' }),
+    },
+    ...drill.conditions.map((condition, i): PadAction => ({
+      key: ['c', 'v', 'b', 'n'][i] ?? 'm',
+      label: `Not “${condition}”`,
+      run: () => play({ broken: [condition] }),
+    })),
+  ];
+  const enterResult = (entered: Entered) =>
+    actions.enter(logOf({ set: set === null ? null : [...set], seed: thrown ? seed : null, entered }));
+  const quick = quickActions(drill, set?.length ?? attempt.onTable.length, enterResult);
+  const isQuick = detail === 'quick' && fresh;
+  const toggle: PadAction = {
+    key: 'q',
+    label: isQuick ? 'Log shot by shot' : 'Log the result only',
+    run: () => setDetail(isQuick ? 'full' : 'quick'),
+    disabled: !fresh,
+  };
+  const more: readonly PadAction[] =
+    (lastShot?.potted.length ?? 0) === 0
+      ? []
+      : [{ key: 'a', label: 'Another ball fell too', run: () => setAlso(!also), chosen: also }];
+  const throwAnew: readonly PadAction[] =
+    thrown && fresh
+      ? [{ key: 't', label: 'Throw anew', run: () => actions.prepare({ seed: seed + 1000, places: null }) }]
+      : [];
+
+  return (
+    <ScoringLayout
+      {...props}
+      word={drill.scoring.method === 'break-points' ? 'visit' : 'attempt'}
+      pad={[...(isQuick ? quick : full), ...more, toggle, ...throwAnew]}
+      hint={also ? 'Tap the ball that fell with the last shot.' : clearanceHint(attempt, settingUp)}
+      table={
+        <DrillDrawing
+          drill={drill}
+          stage={open.round.stage}
+          table={table}
+          seed={seed}
+          positions={places}
+          orientation={portrait ? 'portrait' : 'landscape'}
+          {...(over || (isQuick && settingUp === undefined) ? {} : { onTap: tapped })}
+        >
+          {!over &&
+            attempt.legal.map((id) => {
+              const at = places.get(id);
+              return at === undefined || at === null ? null : (
+                <NextMark key={id} at={at} radius={table.preset.ballRadius} />
+              );
+            })}
+          {shots.map(({ landing }, i) =>
+            landing === null ? null : (
+              <LandingMark key={i} at={landing} ordinal={i + 1} strong={i === shots.length - 1} />
+            ),
+          )}
+        </DrillDrawing>
+      }
+      below={
+        <>
+          {fresh && !over && (
+            <SetUpPad
+              drill={drill}
+              underWay={underWay}
+              settingUp={settingUp}
+              onSettingUp={setSettingUp}
+              onPrepare={actions.prepare}
+            />
+          )}
+          {!isQuick && <LastShot course={course} actions={actions} word="Shot" />}
+        </>
+      }
+    >
+      {isQuick ? (
+        <QuickClearancePad drill={drill} actions={quick} toggle={toggle} onEnter={enterResult} />
+      ) : (
+        <ClearancePad attempt={attempt} actions={full} toggle={toggle} more={[...more, ...throwAnew]} />
+      )}
+    </ScoringLayout>
+  );
+}

@@ -1,0 +1,150 @@
+import { useMediaQuery } from '@mantine/hooks';
+import type { Point } from '../../core/math/point.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { mostTargetPoints } from '../../core/drill/targets.ts';
+import { judgedByEye } from '../../core/scoring/countAttempt.ts';
+import { BLANK_SHOT, type LoggedShot } from '../../core/records/loggedShot.ts';
+import { logOf } from '../../core/records/attempt.ts';
+import { NOTHING_ENTERED } from '../../core/records/entered.ts';
+import type { Table } from '../../core/table/table.ts';
+import { DrillDrawing } from '../table/DrillDrawing.tsx';
+import { labAddress } from '../planner/positionSetting.ts';
+import { LineKey } from '../table/LineKey.tsx';
+import { LandingMark } from '../table/marks.tsx';
+import { capital } from '../words/vocabulary.ts';
+import { useWords } from '../words/useWords.ts';
+import { arrowOnTable } from './arrowOnTable.ts';
+import { LastShot } from './LastShot.tsx';
+import type { PadAction } from '../controls/padAction.ts';
+import { PadButton } from './pads/PadButton.tsx';
+import { ScoringLayout, type ScoringProps } from './ScoringLayout.tsx';
+import { onCloth } from './scoring.ts';
+import { useCauseHint } from './useCauseHint.ts';
+
+interface LandingScoringProps extends ScoringProps {
+  readonly table: Table;
+}
+
+/** Scoring by where the cue ball stops: a tap on the cloth says all of it. */
+export function LandingScoring(props: LandingScoringProps) {
+  const { open, course, actions, table } = props;
+  const { drill, plan } = course.counting;
+  const { scoring } = actions;
+  const { term } = useWords();
+  const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
+  const orientation = portrait ? 'portrait' : 'landscape';
+  const position = isPositionDrill(drill) ? drill : undefined;
+  const { task } = drill;
+  const ball = task.kind === 'position' ? task.pot : task.kind === 'land' ? (task.pot?.ball ?? null) : null;
+  const pocket =
+    task.kind === 'position' ? task.pocket : task.kind === 'land' ? (task.pot?.pocket ?? null) : null;
+  const byEye = judgedByEye(drill);
+  const middle = plan?.landing ?? { x: table.length / 2, y: table.width / 2 };
+  const over = scoring.ended !== null;
+
+  const enter = (shot: Partial<LoggedShot>, points?: number) =>
+    actions.enter(
+      logOf({
+        shots: [{ ...BLANK_SHOT, ball, pocket, ...shot }],
+        entered: points === undefined ? null : { ...NOTHING_ENTERED, done: true, points },
+      }),
+    );
+  const made = ball === null ? [] : [ball];
+  const landed = (place: Point) => enter({ potted: made, landing: onCloth(place, table) });
+  const most = mostTargetPoints(drill.targets);
+  const { cursor } = scoring;
+
+  const pad: readonly PadAction[] = [
+    ...(byEye
+      ? Array.from({ length: most + 1 }, (_, points): PadAction => ({
+          key: String(points),
+          label: points === 1 ? '1 point' : `${points} points`,
+          run: () => enter({ potted: made }, points),
+        }))
+      : cursor === null
+        ? [
+            {
+              key: ' ',
+              label: ball === null ? 'It stopped' : 'Potted',
+              run: () => actions.potted(middle),
+              main: true,
+            },
+          ]
+        : [{ key: 'Enter', label: 'It stopped here', run: () => landed(cursor), main: true }]),
+    ...(ball === null ? [] : [{ key: 'x', label: 'Missed', run: () => enter({}) }]),
+    {
+      key: 'f',
+      label: capital(term('inOff')),
+      run: () => enter({ inOff: true, cause: 'in-off' as const, causeBy: 'coach' as const }),
+    },
+  ];
+  const hint = useCauseHint(open, course, actions);
+  const unexplained = (scoring.attempts.at(-1)?.log.shots.at(-1)?.cause ?? null) === null;
+  const confirm: readonly PadAction[] =
+    hint?.confirm === undefined || !unexplained || cursor !== null
+      ? []
+      : [{ key: 'h', label: `So it was: ${hint.words}`, run: hint.confirm }];
+  const landings = scoring.attempts.flatMap(({ landing, ordinal }) =>
+    landing === null ? [] : [{ landing, ordinal }],
+  );
+  const lastOrdinal = scoring.attempts.at(-1)?.ordinal;
+
+  return (
+    <ScoringLayout
+      {...props}
+      word="shot"
+      pad={[...pad, ...confirm]}
+      moreKeys={[['Arrows', 'move the cross by 1 cm; with Shift 10 cm, with Alt 1 mm']]}
+      onArrow={(event) => {
+        const step = arrowOnTable(event, orientation);
+        if (step === undefined || scoring.cursor === null) return false;
+        actions.moveCursor(step.dx, step.dy);
+        return true;
+      }}
+      {...(plan === undefined || task.kind !== 'position' ? {} : { labTo: labAddress(plan.shot, task) })}
+      hint={
+        cursor !== null
+          ? 'Tap where the cue ball stopped, or move the cross with the arrow keys.'
+          : byEye
+            ? 'Judge the targets by eye.'
+            : ball === null
+              ? 'Tap where the cue ball stopped.'
+              : 'A tap on the cloth says: potted, and the cue ball stopped there.'
+      }
+      table={
+        <DrillDrawing
+          drill={drill}
+          stage={open.round.stage}
+          table={table}
+          plan={plan}
+          orientation={orientation}
+          {...(over || byEye ? {} : { onTap: landed })}
+        >
+          {landings.map(({ landing, ordinal }) => (
+            <LandingMark key={ordinal} at={landing} ordinal={ordinal} strong={ordinal === lastOrdinal} />
+          ))}
+          {cursor !== null && <LandingMark at={cursor} strong />}
+        </DrillDrawing>
+      }
+      aside={
+        <LineKey
+          cueBall="cue ball, planned"
+          objectBall="object ball"
+          window={position === undefined ? 'target' : `on the ${position.task.next.ball}`}
+          landings
+        />
+      }
+      below={
+        <>
+          <LastShot course={course} actions={actions} word="Shot" hint={hint} />
+        </>
+      }
+    >
+      <div className="scoring-buttons">
+        {pad.map((action) => (
+          <PadButton key={action.label} action={action} />
+        ))}
+      </div>
+    </ScoringLayout>
+  );
+}

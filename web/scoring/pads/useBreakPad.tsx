@@ -1,0 +1,232 @@
+import { Group, Select, Text, TextInput } from '@mantine/core';
+import { useLocalStorage } from '@mantine/hooks';
+import { useState } from 'react';
+import type { Point } from '../../../core/math/point.ts';
+import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
+import {
+  BREAK_AIMS,
+  BREAK_PACES,
+  CUE_BALL_ENDS,
+  NEXT_SHOTS,
+  RACK_BY,
+  RACK_QUALITY,
+  WING_BALL,
+  type BreakLog,
+} from '../../../core/records/breakLog.ts';
+import { logOf } from '../../../core/records/attempt.ts';
+import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
+import { POCKET_NAMES } from '../../../core/table/pockets.ts';
+import { LandingMark } from '../../table/marks.tsx';
+import { pocketWords } from '../../words/places.ts';
+import { capital } from '../../words/vocabulary.ts';
+import { useWords } from '../../words/useWords.ts';
+import { onCloth } from '../scoring.ts';
+import type { ScoringProps } from '../ScoringLayout.tsx';
+import type { Pad } from './pad.ts';
+import { PadButton, PadRow } from './PadButton.tsx';
+import type { PadAction } from '../../controls/padAction.ts';
+import type { Table } from '../../../core/table/table.ts';
+
+/** What is the same from one break to the next: kept on the device. */
+type Habits = Pick<BreakLog, 'rack' | 'rackBy' | 'cue' | 'aim' | 'pace'>;
+/** What each break does anew. */
+type Seen = Omit<BreakLog, keyof Habits | 'from'>;
+
+const NO_HABITS: Habits = { rack: null, rackBy: null, cue: null, aim: null, pace: null };
+const FIRST: Seen = {
+  balls: 0,
+  control: 2,
+  layout: 2,
+  inOff: false,
+  wing: null,
+  first: null,
+  second: null,
+  cueBall: null,
+  nextShot: null,
+  runOut: null,
+};
+const GRADES = [0, 1, 2, 3];
+const GRADE_KEYS = { control: ['a', 's', 'd', 'g'], layout: ['h', 'j', 'k', 'l'] } as const;
+
+function habitsFrom(text: string | undefined): Habits {
+  try {
+    const value: unknown = JSON.parse(text ?? '{}');
+    const given = typeof value === 'object' && value !== null ? value : {};
+    const word = <T extends string>(name: string, values: readonly T[]): T | null =>
+      values.find((each) => name in given && Reflect.get(given, name) === each) ?? null;
+    const cue: unknown = Reflect.get(given, 'cue');
+    return {
+      rack: word('rack', RACK_QUALITY),
+      rackBy: word('rackBy', RACK_BY),
+      aim: word('aim', BREAK_AIMS),
+      pace: word('pace', BREAK_PACES),
+      cue: typeof cue === 'string' && cue !== '' ? cue.slice(0, 40) : null,
+    };
+  } catch {
+    return NO_HABITS;
+  }
+}
+
+/** A break in a few taps: balls down, control, layout, the wing ball; what stays the same is kept for the next. */
+export function useBreakPad({ actions, table }: ScoringProps & { readonly table: Table }): Pad {
+  const { term, vocabulary } = useWords();
+  const [habits, setHabits] = useLocalStorage<Habits>({
+    key: 'jolly-break-habits',
+    defaultValue: NO_HABITS,
+    getInitialValueInEffect: false,
+    deserialize: habitsFrom,
+  });
+  const [seen, setSeen] = useState(FIRST);
+  const [from, setFrom] = useState<Point | null>(null);
+  const put = (change: Partial<Seen>) => setSeen({ ...seen, ...change });
+  const putHabit = (change: Partial<Habits>) => setHabits({ ...habits, ...change });
+  const keep = () => {
+    actions.enter(
+      logOf({
+        entered: {
+          ...NOTHING_ENTERED,
+          done: !seen.inOff && seen.balls > 0,
+          opening: { ...habits, ...seen, from },
+        },
+        shots: [{ ...BLANK_SHOT, inOff: seen.inOff }],
+      }),
+    );
+    setSeen(FIRST);
+  };
+  const down = Array.from({ length: 8 }, (_, balls): PadAction => ({
+    key: String(balls),
+    label: String(balls),
+    run: () => put({ balls }),
+    chosen: seen.balls === balls,
+  }));
+  const graded = (name: 'control' | 'layout') =>
+    GRADES.map((grade): PadAction => ({
+      key: GRADE_KEYS[name][grade] ?? 'z',
+      label: String(grade),
+      run: () => put({ [name]: grade }),
+      chosen: seen[name] === grade,
+    }));
+  const wings = WING_BALL.map((wing, i): PadAction => ({
+    key: ['i', 'o', 'p', 'n'][i] ?? 'z',
+    label: capital(wing),
+    run: () => put({ wing: seen.wing === wing ? null : wing }),
+    chosen: seen.wing === wing,
+  }));
+  const lost: PadAction = {
+    key: 'f',
+    label: capital(term('inOff')),
+    run: () => put({ inOff: !seen.inOff }),
+    chosen: seen.inOff,
+  };
+  const save: PadAction = { key: 'Enter', label: 'Keep this break', run: keep, main: true };
+  const control = graded('control');
+  const layout = graded('layout');
+  const pockets = POCKET_NAMES.map((name) => ({ value: name, label: pocketWords(name, vocabulary) }));
+  return {
+    actions: [...down, ...control, ...layout, ...wings, lost, save],
+    hint: 'A tap on the cloth marks where the cue ball was broken from.',
+    onTap: (place) => setFrom(onCloth(place, table)),
+    marks: from === null ? undefined : <LandingMark at={from} strong />,
+    buttons: (
+      <div className="scoring-rows">
+        <PadRow label="Balls down" actions={down} />
+        <PadRow label="Cue ball kept, 0 to 3" actions={control} />
+        <PadRow label="Layout, 0 to 3" actions={layout} />
+        <PadRow label="Wing ball" actions={wings} />
+        <PadRow label="Cue ball" actions={[lost]} />
+        <PadButton action={save} />
+      </div>
+    ),
+    below: (
+      <details className="card">
+        <summary>More about the break</summary>
+        <Group gap={8} grow>
+          <Pick
+            label="First ball to"
+            value={seen.first}
+            data={pockets}
+            onChange={(first) => put({ first: POCKET_NAMES.find((each) => each === first) ?? null })}
+          />
+          <Pick
+            label="Second ball to"
+            value={seen.second}
+            data={pockets}
+            onChange={(second) => put({ second: POCKET_NAMES.find((each) => each === second) ?? null })}
+          />
+        </Group>
+        <Group gap={8} grow>
+          <Pick
+            label="Cue ball ended"
+            value={seen.cueBall}
+            data={CUE_BALL_ENDS}
+            onChange={(value) => put({ cueBall: CUE_BALL_ENDS.find((each) => each === value) ?? null })}
+          />
+          <Pick
+            label="Next shot"
+            value={seen.nextShot}
+            data={NEXT_SHOTS}
+            onChange={(value) => put({ nextShot: NEXT_SHOTS.find((each) => each === value) ?? null })}
+          />
+        </Group>
+        <Pick
+          label="Run out from here"
+          value={seen.runOut === null ? null : seen.runOut ? 'yes' : 'no'}
+          data={['yes', 'no']}
+          onChange={(value) => put({ runOut: value === null ? null : value === 'yes' })}
+        />
+        <Text size="sm" c="dimmed" mt={6}>
+          Kept from one break to the next:
+        </Text>
+        <Group gap={8} grow>
+          <Pick
+            label="Rack"
+            value={habits.rack}
+            data={RACK_QUALITY}
+            onChange={(value) => putHabit({ rack: RACK_QUALITY.find((each) => each === value) ?? null })}
+          />
+          <Pick
+            label="Racked by"
+            value={habits.rackBy}
+            data={RACK_BY}
+            onChange={(value) => putHabit({ rackBy: RACK_BY.find((each) => each === value) ?? null })}
+          />
+        </Group>
+        <Group gap={8} grow>
+          <Pick
+            label="Aim"
+            value={habits.aim}
+            data={BREAK_AIMS}
+            onChange={(value) => putHabit({ aim: BREAK_AIMS.find((each) => each === value) ?? null })}
+          />
+          <Pick
+            label="Pace"
+            value={habits.pace}
+            data={BREAK_PACES}
+            onChange={(value) => putHabit({ pace: BREAK_PACES.find((each) => each === value) ?? null })}
+          />
+        </Group>
+        <TextInput
+          label="Cue"
+          size="xs"
+          maxLength={40}
+          defaultValue={habits.cue ?? ''}
+          onBlur={(event) => {
+            const cue = event.currentTarget.value.trim();
+            putHabit({ cue: cue === '' ? null : cue });
+          }}
+        />
+      </details>
+    ),
+  };
+}
+
+interface PickProps {
+  readonly label: string;
+  readonly value: string | null;
+  readonly data: readonly (string | { readonly value: string; readonly label: string })[];
+  readonly onChange: (value: string | null) => void;
+}
+
+function Pick({ label, value, data, onChange }: PickProps) {
+  return <Select label={label} size="xs" clearable data={[...data]} value={value} onChange={onChange} />;
+}

@@ -1,0 +1,191 @@
+import { Alert, Button, Group, Stack, Text, Title } from '@mantine/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useReducer, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStage } from '../../core/drill/stage.ts';
+import { pathAfterHit } from '../../core/judgement/pose/path.ts';
+import type { CallAnswer } from '../../core/judgement/question.ts';
+import type { Point } from '../../core/math/point.ts';
+import { simulate } from '../../core/motion/simulate.ts';
+import type { NewCall } from '../../core/records/call.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
+import { drillsQuery } from '../api/drills.ts';
+import { playersQuery } from '../api/players.ts';
+import { useViewer } from '../api/viewer.ts';
+import { LabTabs } from '../controls/LabTabs.tsx';
+import { useReplay } from '../table/replay.ts';
+import { AskCard } from './AskCard.tsx';
+import { askingFrom, pose, type Asking, type PositionOfDrill } from './callAsking.ts';
+import { CallCard } from './CallCard.tsx';
+import { CallRecord } from '../charts/CallRecord.tsx';
+import { callReducer, type CallState } from './callState.ts';
+import { CallTable } from '../planner/CallTable.tsx';
+import { useCallOutbox } from '../outbox/useCallOutbox.ts';
+
+const LARGEST_SEED = 1_000_000;
+
+/** An answer as it crosses the wire. */
+function sent(answer: CallAnswer): NewCall['answer'] {
+  return answer.kind === 'path' ? { ...answer, points: [...answer.points] } : answer;
+}
+
+/** The positions of the drills on a kind of table. */
+function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readonly PositionOfDrill[] {
+  return drills.flatMap(({ document }): PositionOfDrill[] =>
+    document.table !== preset
+      ? []
+      : document.stages.flatMap((_, i) => {
+          const drill = atStage(document, i + 1);
+          return isPositionDrill(drill) ? [{ drill, stage: i + 1 }] : [];
+        }),
+  );
+}
+
+/** Trainers: the player commits to an answer before the table shows it. */
+export function CallPage() {
+  const [params, setParams] = useSearchParams();
+  const asking = askingFrom(params);
+  const viewer = useViewer();
+  const players = useQuery(playersQuery);
+  const queries = useQueryClient();
+  const [playerId, setPlayerId] = useState<string | null>(viewer.role === 'player' ? viewer.id : null);
+  const [state, dispatch] = useReducer(callReducer, { step: 'choosing' } satisfies CallState);
+  const [seed, setSeed] = useState(() => 1 + Math.floor(Math.random() * LARGEST_SEED));
+  const [points, setPoints] = useState<readonly Point[]>([]);
+  const question = state.step === 'choosing' ? undefined : state.question;
+  const replay = useReplay(question === undefined ? 0 : simulate(question.shot).duration);
+
+  const posing = useMutation({
+    // Whoever is quicker than the drills waits for them.
+    mutationFn: async () =>
+      pose(asking, seed, positionsOf(await queries.query({ ...drillsQuery, staleTime: 'static' }), asking)),
+    onSuccess: (posed) => {
+      setSeed((before) => (before % LARGEST_SEED) + 1);
+      replay.reset();
+      if (posed === undefined) {
+        dispatch({ kind: 'leave' });
+        return;
+      }
+      setPoints(pathAfterHit(posed.question.shot).slice(0, 1));
+      dispatch({ kind: 'ask', ...posed });
+    },
+    networkMode: 'always',
+  });
+  const outbox = useCallOutbox();
+
+  const revealed = state.step === 'revealed';
+
+  /** Shows the answer and keeps the call. */
+  function reveal() {
+    const next = callReducer(state, { kind: 'reveal' });
+    if (next.step !== 'revealed') return;
+    dispatch({ kind: 'reveal' });
+    replay.play();
+    if (playerId === null) return;
+    outbox.keep({
+      playerId,
+      kind: next.question.kind,
+      preset: next.question.shot.table.preset.id,
+      source: next.source,
+      answer: sent(next.answer),
+      score: next.score,
+      coach: next.coach && { answer: sent(next.coach.answer), score: next.coach.score },
+      calledAt: new Date().toISOString(),
+    });
+  }
+
+  function choose(name: string, value: string | null) {
+    if (value === null) return;
+    const next = new URLSearchParams(params);
+    next.set(name, value);
+    setParams(next, { replace: true });
+    dispatch({ kind: 'leave' });
+  }
+
+  const drawing =
+    question?.kind === 'draw the path' &&
+    (state.step === 'asked' || (state.step === 'committed' && state.coach === undefined));
+  const shown =
+    revealed || state.step === 'committed' ? [state.answer, revealed ? state.coach?.answer : undefined] : [];
+  const drawnBefore = shown.flatMap((answer) => (answer?.kind === 'path' ? [answer.points] : []));
+  // The player's way is not for the coach to see before the coach's own is locked.
+  const drawn = revealed ? drawnBefore : question?.kind === 'draw the path' ? [points] : [];
+
+  return (
+    <div className="lab">
+      <Stack gap={10}>
+        <Group gap="lg" align="end">
+          <Title order={1}>Lab</Title>
+          <LabTabs />
+        </Group>
+        {question === undefined ? (
+          <section className="card">
+            <Title order={2} size="h3">
+              Say it before you see it
+            </Title>
+            <Text mt={6}>
+              A position is set and a stroke planned. You commit to an answer; then the table shows what
+              happens, by how much, and why. Positions too close to call come at the finest level only.
+            </Text>
+          </section>
+        ) : (
+          <CallTable
+            key={JSON.stringify(question.shot.strike)}
+            question={question}
+            drawn={drawn}
+            onPoint={drawing ? (place) => setPoints((before) => [...before, place]) : undefined}
+            revealed={revealed}
+            replay={replay}
+          />
+        )}
+        {state.step !== 'choosing' && (
+          <CallCard
+            state={state}
+            coached={viewer.role === 'coach'}
+            tooClose={asking.difficulty === 'hair-fine' || asking.difficulty === 'library'}
+            points={points}
+            pending={posing.isPending}
+            onUndoPoint={() => setPoints((before) => before.slice(0, -1))}
+            onCommit={(answer) => {
+              setPoints((before) => before.slice(0, 1));
+              dispatch({ kind: 'commit', answer });
+            }}
+            onLock={(answer) => dispatch({ kind: 'lock coach', answer })}
+            onReveal={reveal}
+            onReplay={() => replay.play()}
+            onNext={() => posing.mutate()}
+          />
+        )}
+      </Stack>
+      <div className="lab-side">
+        <AskCard
+          asking={asking}
+          players={
+            viewer.role === 'coach' ? (players.data ?? []).filter(({ archived }) => !archived) : undefined
+          }
+          playerId={playerId}
+          onPlayer={setPlayerId}
+          onChoose={choose}
+          pending={posing.isPending}
+          first={question === undefined}
+          nothingFound={posing.isSuccess && posing.data === undefined}
+          onSet={() => posing.mutate()}
+        />
+        {outbox.waiting > 0 && (
+          <Alert
+            color="gold"
+            variant="outline"
+            title={outbox.waiting === 1 ? 'A call waits' : `${outbox.waiting} calls wait`}
+          >
+            Kept on this device, and sent when the server is reached.
+            <Button size="compact-xs" variant="default" ml={8} onClick={outbox.send}>
+              Send now
+            </Button>
+          </Alert>
+        )}
+        {playerId !== null && <CallRecord playerId={playerId} />}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,51 @@
+import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../core/judgement/kinds.ts';
+import type { CallQuestion, CallSource } from '../../core/judgement/question.ts';
+import { PRESET_IDS, type PresetId } from '../../core/table/preset.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { searchPlanner } from '../workers/planner.ts';
+
+/** What is asked for: all of it stands in the address. */
+export interface Asking {
+  readonly kind: CallKind;
+  readonly difficulty: Difficulty | 'library';
+  readonly preset: PresetId;
+}
+
+/** What an address asks for, the rest as it begins. */
+export function askingFrom(params: URLSearchParams): Asking {
+  return {
+    kind: CALL_KINDS.find((kind) => kind === params.get('kind')) ?? 'in-off or not',
+    difficulty: [...DIFFICULTIES, 'library' as const].find((each) => each === params.get('level')) ?? 'plain',
+    preset: PRESET_IDS.find((id) => id === params.get('table')) ?? 'pool-9ft',
+  };
+}
+
+/** A drill as it is played at a stage. */
+export interface PositionOfDrill {
+  readonly drill: PositionDrill;
+  readonly stage: number;
+}
+
+/** Makes up the next position; seeds go on from a random one, a drill is drawn at random. */
+export async function pose(
+  { kind, difficulty, preset }: Asking,
+  seed: number,
+  drills: readonly PositionOfDrill[],
+): Promise<{ readonly question: CallQuestion; readonly source: CallSource } | undefined> {
+  const { parameters } = TABLE_PRESETS[preset];
+  const table = { preset: TABLE_PRESETS[preset], parameters };
+  if (difficulty !== 'library') {
+    const question = await searchPlanner().pose(table, kind, difficulty, seed);
+    return question && { question, source: { kind: 'seed', seed, difficulty } };
+  }
+  for (let k = 0; k < drills.length; k++) {
+    const chosen = drills[(seed + k) % drills.length];
+    if (chosen === undefined) continue;
+    const question = await searchPlanner().poseDrill(chosen.drill, table, kind);
+    if (question !== undefined) {
+      return { question, source: { kind: 'drill', slug: chosen.drill.slug, stage: chosen.stage } };
+    }
+  }
+  return undefined;
+}
