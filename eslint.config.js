@@ -116,7 +116,7 @@ export default tseslint.config(
   {
     files: ['web/**/*.ts', 'web/**/*.tsx'],
     // Tests run in Node.js and may read the library.
-    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx', 'web/testing/**'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -31,6 +31,9 @@ function roundBody(change: Record<string, unknown> = {}) {
   return { ...newRound(place, { stage: 2, seed: 7 }), ...change };
 }
 
+const takeBack = (id: string) =>
+  send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${id}`, { cookie: club.coach });
+
 beforeEach(async () => {
   round = randomUUID();
   const made = await send(test.app, 'PUT', `/api/rounds/${round}`, { cookie: club.coach, body: roundBody() });
@@ -176,23 +179,33 @@ describe('an attempt', () => {
     expect((await stored()).attempts[0]).toMatchObject({ outcome: 'potted', changed: null });
   });
 
-  it('is taken back and brought back', async () => {
+  it('taken back stays so when what was sent before comes once more; entered anew it is there again', async () => {
     const id = randomUUID();
     await put(id, attempt());
-    await send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${id}`, { cookie: club.coach });
+    await takeBack(id);
+    await takeBack(id);
     expect((await stored()).attempts).toHaveLength(0);
-    await put(id, attempt());
-    expect((await stored()).attempts).toMatchObject([{ id }]);
+    expect((await put(id, attempt())).status).toBe(200);
+    expect((await stored()).attempts).toHaveLength(0);
+    const again = randomUUID();
+    expect((await put(again, attempt())).status).toBe(201);
+    expect((await stored()).attempts).toMatchObject([{ id: again }]);
+  });
+
+  it('that was never stored can be taken back, for a device whose entry another one had told before it', async () => {
+    await put(randomUUID(), attempt());
+    expect((await takeBack(randomUUID())).status).toBe(200);
+    expect((await stored()).attempts).toHaveLength(1);
   });
 
   it('taken back makes room for another one of the same shot', async () => {
     const [first, second] = [randomUUID(), randomUUID()];
     await put(first, attempt());
-    await send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${first}`, { cookie: club.coach });
+    await takeBack(first);
     expect(
       (await put(second, attempt({ log: shot({ potted: [], landing: null, inOff: true }) }))).status,
     ).toBe(201);
-    expect((await put(first, attempt())).status).toBe(409);
+    await put(first, attempt());
     expect((await stored()).attempts).toMatchObject([{ id: second, outcome: 'in-off', points: 0 }]);
   });
 
@@ -280,6 +293,34 @@ describe('a round', () => {
     await send(test.app, 'DELETE', `/api/rounds/${round}/attempts/${id}`, { cookie: club.coach });
     expect(await stored()).toMatchObject({ endedAt: null, attempts: [] });
     expect((await put(randomUUID(), attempt())).status).toBe(201);
+  });
+
+  it('that was ended early is opened again with all its shots', async () => {
+    const id = randomUUID();
+    await put(id, attempt());
+    const ask = (path: string, body: unknown) =>
+      send(test.app, 'POST', `/api/rounds/${round}/${path}`, { cookie: club.coach, body });
+    await ask('end', { endedAt: '2026-11-24T12:10:00Z', early: true });
+    expect((await ask('reopen', {})).status).toBe(200);
+    expect(await stored()).toMatchObject({ endedAt: null, early: null, attempts: [{ id }] });
+    expect((await put(randomUUID(), attempt({ ordinal: 2 }))).status).toBe(201);
+  });
+
+  it('keeps a result of the shots that stand, whichever of a shot and the end comes first', async () => {
+    for (let race = 0; race < 12; race++) {
+      const id = randomUUID();
+      await send(test.app, 'PUT', `/api/rounds/${id}`, { cookie: club.coach, body: roundBody() });
+      const end = { endedAt: '2026-11-24T12:10:00Z', early: true };
+      const url = `/api/rounds/${id}`;
+      await Promise.all([
+        send(test.app, 'PUT', `${url}/attempts/${randomUUID()}`, { cookie: club.coach, body: attempt() }),
+        send(test.app, 'POST', `${url}/end`, { cookie: club.coach, body: end }),
+      ]);
+      const reply = await send(test.app, 'GET', url, { cookie: club.coach });
+      const { round: kept } = await openRoundSchema.validate(await reply.json());
+      expect(kept.endedAt).not.toBeNull();
+      expect(kept.result.value).toBe(kept.attempts.reduce((sum, { points }) => sum + points, 0));
+    }
   });
 
   it('stands in its player’s progress once it has ended', async () => {

@@ -5,6 +5,9 @@ export const ROLES = ['coach', 'player'] as const;
 
 export type Role = (typeof ROLES)[number];
 
+/** Names the person by whom a request was entered, who may not be the one who is signed in when it is sent. */
+export const PERSON_HEADER = 'x-jolly-person';
+
 export const LEAST_PASSWORD = 10;
 
 export const email = () =>

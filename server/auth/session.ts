@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Context } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
-import type { Viewer } from '../../core/records/account.ts';
+import { PERSON_HEADER, type Viewer } from '../../core/records/account.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { deleteSession, findViewer, insertSession } from '../db/queries/sessions.ts';
 import { notAllowed, Refusal } from '../http/errors.ts';
@@ -44,6 +44,10 @@ export function requireSession(deps: Dependencies) {
     const viewer =
       token === undefined ? undefined : await findViewer(deps.pool, digestOf(token), new Date(deps.now()));
     if (viewer === undefined) throw new Refusal(401, 'sign in first');
+    const enteredBy = c.req.header(PERSON_HEADER);
+    if (enteredBy !== undefined && enteredBy !== viewer.id) {
+      throw new Refusal(401, 'somebody else entered this: it waits for their sign-in');
+    }
     c.set('viewer', viewer);
     await next();
   });

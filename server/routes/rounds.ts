@@ -41,7 +41,7 @@ import {
   type RoundHead,
 } from '../db/queries/rounds.ts';
 import { ownerOf } from '../db/queries/drills.ts';
-import { inTransaction, isDuplicate, type Database } from '../db/pool.ts';
+import { inTransaction, type Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { revisionOf } from '../drills/plans.ts';
 import { stateOf, type PlayedTable } from '../tables/states.ts';
@@ -155,10 +155,9 @@ export function roundRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const round = await visibleRound(viewer, c.req.param('id'));
     const body = await readBody(c, endRoundSchema);
-    await inTransaction(deps.pool, async (db) => {
-      await lockRound(db, round.id);
-      const kept = await currentResult(db, viewer, round);
-      await endRound(db, round.id, { at: new Date(body.endedAt), early: body.early, ...kept });
+    await changing(viewer, round.id, async (db, head) => {
+      const kept = await currentResult(db, viewer, head);
+      await endRound(db, head.id, { at: new Date(body.endedAt), early: body.early, ...kept });
     });
     // A rating needs to know what the levels score here.
     const { state, fingerprint } = await tableOf(viewer, round);
@@ -182,75 +181,88 @@ export function roundRoutes(deps: Dependencies) {
     return c.json({});
   });
 
+  /** Runs a change of a round while no other one is made: what it reads stands until it is stored. */
+  function changing<T>(
+    viewer: Viewer,
+    id: string,
+    change: (db: Database, head: RoundHead) => Promise<T>,
+  ): Promise<T> {
+    return inTransaction(deps.pool, async (db) => {
+      await lockRound(db, id);
+      const head = await findRoundHead(db, viewer.clubId, id);
+      if (head === undefined) throw notFound('this round');
+      return change(db, head);
+    });
+  }
+
   app.put('/:id/attempts/:attempt', async (c) => {
     const viewer = c.get('viewer');
     const round = await visibleRound(viewer, c.req.param('id'));
     const id = requireUuid(c.req.param('attempt'), 'attempt');
     const body = await readBody(c, newAttemptSchema);
-    const known = await findAttempt(deps.pool, id);
-    if (known !== undefined) return c.json(await sentAgain(round, known));
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     const played = await tableOf(viewer, round);
     requireOnCloth(body, played);
     const attempt = countFor(entry, played, round, { id, ...body });
-    if (round.endedAt === null) {
-      try {
-        await insertAttempt(deps.pool, round.id, attempt, { recordedBy: viewer.id, contested: false });
-        return c.json({ attempt, conflict: false }, 201);
-      } catch (error) {
-        if (!isDuplicate(error)) throw error;
-      }
-    }
-    return c.json(await besideAnother(viewer, round, attempt));
+    const { created, ...stored } = await changing(viewer, round.id, async (db, head) => {
+      const known = await findAttempt(db, id);
+      if (known !== undefined) return { ...sentAgain(head, known), created: false };
+      return keepAttempt(db, viewer, head, attempt);
+    });
+    return c.json(stored, created ? 201 : 200);
   });
 
-  /** An attempt whose id is known: it is there already, or was taken back and comes again. */
-  async function sentAgain(round: RoundHead, known: KnownAttempt) {
-    const { attempt } = known;
-    if (known.roundId !== round.id) {
+  /**
+   * An attempt whose id is known is there already. One that was taken back stays so: what comes late of a request that
+   * was sent twice must not bring it back; whoever wants it again enters it as a new one.
+   */
+  function sentAgain(round: RoundHead, { attempt, contested, roundId }: KnownAttempt) {
+    if (roundId !== round.id) {
       throw new Refusal(409, 'attempt has an id that another attempt has', 'attempt');
     }
-    if (known.contested || !known.undone) return { attempt, conflict: known.contested };
-    if (round.endedAt !== null) throw new Refusal(409, 'this round has ended', 'round');
-    try {
-      await setUndone(deps.pool, attempt.id, null);
-    } catch (error) {
-      if (!isDuplicate(error)) throw error;
-      const taken = `shot ${String(attempt.ordinal)} of this round is already scored`;
-      throw new Refusal(409, taken, 'ordinal');
-    }
-    return { attempt, conflict: false };
+    return { attempt, conflict: contested };
   }
 
-  /** A second entry for a shot: the same told twice is one, another one waits until the coach settles it. */
-  async function besideAnother(viewer: Viewer, round: RoundHead, attempt: StoredAttempt) {
-    const standing = await findStanding(deps.pool, round.id, attempt.ordinal);
+  /**
+   * Keeps a new attempt. For a shot that is scored already the same told twice is one, and another one waits until the
+   * coach settles it; so does one that comes after the end of the round.
+   */
+  async function keepAttempt(db: Database, viewer: Viewer, round: RoundHead, attempt: StoredAttempt) {
+    const standing = await findStanding(db, round.id, attempt.ordinal);
     if (standing !== undefined && isSame(standing.attempt.log, attempt.log)) {
-      return { attempt: standing.attempt, conflict: false };
+      return { attempt: standing.attempt, conflict: false, created: false };
     }
-    try {
-      await insertAttempt(deps.pool, round.id, attempt, { recordedBy: viewer.id, contested: true });
-    } catch (error) {
-      // Sent twice at the same time: the other one has stored it.
-      if (!isDuplicate(error)) throw error;
-    }
-    return { attempt, conflict: true };
+    const contested = standing !== undefined || round.endedAt !== null;
+    await insertAttempt(db, round.id, attempt, { recordedBy: viewer.id, contested });
+    return { attempt, conflict: contested, created: !contested };
   }
 
-  async function attemptOf(round: RoundHead, id: string): Promise<KnownAttempt> {
-    const known = await findAttempt(deps.pool, requireUuid(id, 'attempt'));
+  async function attemptOf(db: Database, round: RoundHead, id: string): Promise<KnownAttempt> {
+    const known = await findAttempt(db, requireUuid(id, 'attempt'));
     if (known === undefined || known.roundId !== round.id) throw notFound('this attempt');
     return known;
   }
 
   app.delete('/:id/attempts/:attempt', async (c) => {
-    const round = await visibleRound(c.get('viewer'), c.req.param('id'));
-    const known = await attemptOf(round, c.req.param('attempt'));
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
     // A shot taken back opens a round that was over again.
-    await inTransaction(deps.pool, async (db) => {
-      if (!known.undone) await setUndone(db, known.attempt.id, new Date(deps.now()));
-      if (!known.contested) await reopenRound(db, round.id);
+    await changing(viewer, round.id, async (db, head) => {
+      const known = await findAttempt(db, requireUuid(c.req.param('attempt'), 'attempt'));
+      // One that never got here has nothing to take back: it was refused, or another device had told the same.
+      if (known === undefined || known.undone) return;
+      if (known.roundId !== head.id) throw notFound('this attempt');
+      await setUndone(db, known.attempt.id, new Date(deps.now()));
+      if (!known.contested) await reopenRound(db, head.id);
     });
+    return c.json({});
+  });
+
+  /** Opens a round that was ended early again, with all that was scored in it. */
+  app.post('/:id/reopen', async (c) => {
+    const viewer = c.get('viewer');
+    const round = await visibleRound(viewer, c.req.param('id'));
+    await changing(viewer, round.id, (db, head) => reopenRound(db, head.id));
     return c.json({});
   });
 
@@ -258,19 +270,19 @@ export function roundRoutes(deps: Dependencies) {
   app.post('/:id/attempts/:attempt/changes', async (c) => {
     const viewer = c.get('viewer');
     const round = await visibleRound(viewer, c.req.param('id'));
-    const { attempt: before, undone } = await attemptOf(round, c.req.param('attempt'));
-    if (undone) throw new Refusal(409, 'this attempt was taken back', 'attempt');
     const { log, reason, changedAt } = await readBody(c, attemptChangeSchema);
-    const { id, ordinal, playedAt } = before;
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     const played = await tableOf(viewer, round);
     requireOnCloth({ log }, played);
-    const counted = countFor(entry, played, round, { id, ordinal, log, playedAt });
-    const attempt = { ...counted, changed: { reason, by: viewer.name, at: changedAt } };
-    await inTransaction(deps.pool, async (db) => {
-      await lockRound(db, round.id);
-      await changeAttempt(db, attempt, { by: viewer.id, reason, at: new Date(changedAt) });
-      await storeResult(db, round.id, await currentResult(db, viewer, round));
+    const attempt = await changing(viewer, round.id, async (db, head) => {
+      const { attempt: before, undone } = await attemptOf(db, head, c.req.param('attempt'));
+      if (undone) throw new Refusal(409, 'this attempt was taken back', 'attempt');
+      const { id, ordinal, playedAt } = before;
+      const counted = countFor(entry, played, head, { id, ordinal, log, playedAt });
+      const told = { ...counted, changed: { reason, by: viewer.name, at: changedAt } };
+      await changeAttempt(db, told, { by: viewer.id, reason, at: new Date(changedAt) });
+      await storeResult(db, head.id, await currentResult(db, viewer, head));
+      return told;
     });
     return c.json({ attempt, conflict: false });
   });
@@ -279,20 +291,20 @@ export function roundRoutes(deps: Dependencies) {
   app.put('/:id/attempts/:attempt/notes', async (c) => {
     const viewer = c.get('viewer');
     const round = await visibleRound(viewer, c.req.param('id'));
-    const { attempt: before } = await attemptOf(round, c.req.param('attempt'));
     const { log } = await readBody(c, attemptNotesSchema);
     const played = await tableOf(viewer, round);
     requireOnCloth({ log }, played);
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
-    const { id, ordinal, playedAt, changed } = before;
-    const attempt = { ...countFor(entry, played, round, { id, ordinal, log, playedAt }), changed };
-    if (!isSame(attempt.counted, before.counted)) {
-      throw new Refusal(409, 'log would change the score: that needs a reason', 'log');
-    }
-    await inTransaction(deps.pool, async (db) => {
-      await lockRound(db, round.id);
-      await noteAttempt(db, attempt);
-      await storeResult(db, round.id, await currentResult(db, viewer, round));
+    const attempt = await changing(viewer, round.id, async (db, head) => {
+      const { attempt: before } = await attemptOf(db, head, c.req.param('attempt'));
+      const { id, ordinal, playedAt, changed } = before;
+      const noted = { ...countFor(entry, played, head, { id, ordinal, log, playedAt }), changed };
+      if (!isSame(noted.counted, before.counted)) {
+        throw new Refusal(409, 'log would change the score: that needs a reason', 'log');
+      }
+      await noteAttempt(db, noted);
+      await storeResult(db, head.id, await currentResult(db, viewer, head));
+      return noted;
     });
     return c.json({ attempt, conflict: false });
   });
@@ -302,20 +314,19 @@ export function roundRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const round = await visibleRound(viewer, c.req.param('id'));
-    const { attempt: other, contested } = await attemptOf(round, c.req.param('attempt'));
-    if (!contested) throw new Refusal(409, 'this attempt is not contested', 'attempt');
     const { keep } = await readBody(c, settleSchema);
     const now = new Date(deps.now());
-    await inTransaction(deps.pool, async (db) => {
-      await lockRound(db, round.id);
+    await changing(viewer, round.id, async (db, head) => {
+      const { attempt: other, contested } = await attemptOf(db, head, c.req.param('attempt'));
+      if (!contested) throw new Refusal(409, 'this attempt is not contested', 'attempt');
       if (keep === 'stored') {
         await setUndone(db, other.id, now);
         return;
       }
-      const standing = await findStanding(db, round.id, other.ordinal);
+      const standing = await findStanding(db, head.id, other.ordinal);
       if (standing !== undefined) await setUndone(db, standing.attempt.id, now);
       await letStand(db, other.id);
-      await storeResult(db, round.id, await currentResult(db, viewer, round));
+      await storeResult(db, head.id, await currentResult(db, viewer, head));
     });
     return c.json(await openRoundOf(viewer, await visibleRound(viewer, round.id)));
   });

@@ -23,7 +23,11 @@ it('sends JSON to the server with the session, and nothing where there is nothin
   expect(fetching).toHaveBeenLastCalledWith('/api/rounds/1', {
     method: 'DELETE',
     credentials: 'same-origin',
+    headers: {},
   });
+  reply(200, '{}');
+  await call('DELETE', '/rounds/1', undefined, { as: 'ida' });
+  expect(fetching.mock.lastCall?.[1]?.headers).toEqual({ 'x-jolly-person': 'ida' });
 });
 
 it('a refusal names the field and keeps the server’s words', async () => {

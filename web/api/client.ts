@@ -1,4 +1,5 @@
 import { object, string, type Schema } from 'yup';
+import { PERSON_HEADER } from '../../core/records/account.ts';
 
 /** A refusal by the server: what it said, and about which field. */
 export class ApiError extends Error {
@@ -24,19 +25,35 @@ const errorSchema = object({
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
+interface CallOptions {
+  /** The id of the person as whom it is sent: refused with 401 when somebody else is signed in by now. */
+  readonly as?: string;
+  /** Taken for not reached when there is no answer for so long, ms. */
+  readonly withinMs?: number;
+}
+
 /**
  * Calls the server and gives the parsed JSON of its reply.
  * @throws ApiError when it refuses, OfflineError when it is not reached
  */
-export async function call(method: Method, path: string, body?: unknown): Promise<unknown> {
+export async function call(
+  method: Method,
+  path: string,
+  body?: unknown,
+  { as, withinMs }: CallOptions = {},
+): Promise<unknown> {
+  const headers = {
+    ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+    ...(as === undefined ? {} : { [PERSON_HEADER]: as }),
+  };
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers,
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(withinMs === undefined ? {} : { signal: AbortSignal.timeout(withinMs) }),
     });
   } catch (error) {
     throw new OfflineError('the server cannot be reached', { cause: error });
@@ -52,6 +69,6 @@ export async function call(method: Method, path: string, body?: unknown): Promis
 }
 
 /** Gets and parses a reply. */
-export async function get<T>(path: string, schema: Schema<T>): Promise<T> {
-  return schema.validate(await call('GET', path));
+export async function get<T>(path: string, schema: Schema<T>, options: CallOptions = {}): Promise<T> {
+  return schema.validate(await call('GET', path, undefined, options));
 }

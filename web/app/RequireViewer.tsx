@@ -1,8 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Navigate, Outlet, useLocation } from 'react-router';
+import type { Viewer } from '../../core/records/account.ts';
 import { viewerQuery } from '../api/account.ts';
-import { startSending } from '../outbox/outbox.ts';
+import { setDocumentsOwner } from '../outbox/documents.ts';
+import { startSending } from '../outbox/sender.ts';
 import { useOutbox } from '../outbox/OutboxNotice.tsx';
 import { Loading } from '../controls/Loading.tsx';
 import { ViewerContext } from '../api/viewer.ts';
@@ -11,9 +13,8 @@ import { ViewerContext } from '../api/viewer.ts';
 export function RequireViewer() {
   const viewer = useQuery(viewerQuery);
   const location = useLocation();
-  const id = viewer.data?.id;
   useFreshness();
-  useEffect(() => (id === undefined ? undefined : startSending()), [id]);
+  useSending(viewer.data ?? undefined);
   if (viewer.isPending) return <Loading what="your club" error={viewer.error} />;
   if (viewer.isError) return <Loading what="your club" error={viewer.error} />;
   if (viewer.data === null) {
@@ -26,6 +27,20 @@ export function RequireViewer() {
   );
 }
 
+/** What waits of whoever is signed in is sent while they are. */
+function useSending(viewer: Viewer | undefined): void {
+  const { id, name } = viewer ?? {};
+  useEffect(() => {
+    if (id === undefined || name === undefined) return;
+    setDocumentsOwner({ id, name });
+    const stop = startSending({ id, name });
+    return () => {
+      stop();
+      setDocumentsOwner(undefined);
+    };
+  }, [id, name]);
+}
+
 /** Once everything scored here has reached the server, what was read from it before is out of date. */
 function useFreshness(): void {
   const queries = useQueryClient();
@@ -33,7 +48,7 @@ function useFreshness(): void {
   const before = useRef(waiting);
   useEffect(() => {
     if (before.current > 0 && waiting === 0) {
-      for (const queryKey of [['players'], ['today'], ['rounds']])
+      for (const queryKey of [['players'], ['today'], ['rounds'], ['programmes'], ['lessons']])
         void queries.invalidateQueries({ queryKey });
     }
     before.current = waiting;

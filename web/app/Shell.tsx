@@ -28,6 +28,7 @@ const ROOMS = [
 /** The rail along the top with a sight for every room, and the room below it. */
 export function Shell() {
   useTopOfPage();
+  const viewer = useViewer();
   return (
     <>
       <header className="rail">
@@ -46,7 +47,7 @@ export function Shell() {
         <ViewerMenu />
       </header>
       <main className="page">
-        <OutboxNotice />
+        <OutboxNotice person={viewer} />
         <Outlet />
       </main>
     </>

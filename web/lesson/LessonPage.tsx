@@ -14,12 +14,14 @@ import { BlockCard } from './BlockCard.tsx';
 import { BlockList } from './BlockList.tsx';
 import { currentBlock, endLesson } from './lessonDraft.ts';
 import { LessonSummary } from './LessonSummary.tsx';
-import { useLesson, type LessonSaving } from './useLesson.ts';
+import { useLesson } from './useLesson.ts';
+import { SavingNotice } from '../controls/SavingNotice.tsx';
+import type { Saving } from '../outbox/documentStore.ts';
 
 /** A lesson while it is given: the blocks with their time, who plays, what was noted; its summary when it is over. */
 export function LessonPage() {
   const { id = '' } = useParams();
-  const { query, document, saving, refusal, change, settle } = useLesson(id);
+  const { query, document, saving, refusal, change, settle, again } = useLesson(id);
   const players = useQuery(playersQuery);
   const drills = useQuery(drillsQuery);
   const error = query.error ?? players.error ?? drills.error;
@@ -37,31 +39,25 @@ export function LessonPage() {
       refusal={refusal}
       onChange={change}
       onSettle={(keep) => void settle(keep)}
+      onAgain={again}
       nameOf={nameOf}
     />
   );
 }
 
-const SAVING: Readonly<Record<LessonSaving, string>> = {
-  saved: 'All is stored.',
-  saving: 'Storing.',
-  'kept here': 'No connection: kept on this device, sent when it is back.',
-  'changed elsewhere': 'Changed on another device in the meantime:',
-  refused: 'Kept on this device, but not stored:',
-};
-
 interface LessonProps {
   readonly data: LessonWithRounds;
   readonly document: LessonDocument;
-  readonly saving: LessonSaving;
+  readonly saving: Saving;
   /** Why the server would not take it. */
   readonly refusal: string;
   readonly onChange: (document: LessonDocument) => void;
   readonly onSettle: (keep: 'mine' | 'theirs') => void;
+  readonly onAgain: () => void;
   readonly nameOf: (playerId: string) => string;
 }
 
-function Lesson({ data, document, saving, refusal, onChange, onSettle, nameOf }: LessonProps) {
+function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, nameOf }: LessonProps) {
   const viewer = useViewer();
   const queries = useQueryClient();
   const { lesson, rounds } = data;
@@ -86,20 +82,7 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, nameOf }:
           </Text>
         </div>
         <Group gap={8}>
-          <Text size="sm" c="dimmed" role="status">
-            {SAVING[saving]}
-            {saving === 'refused' ? ` ${refusal}` : ''}
-          </Text>
-          {saving === 'changed elsewhere' && (
-            <>
-              <Button size="compact-sm" variant="default" onClick={() => onSettle('theirs')}>
-                Take theirs
-              </Button>
-              <Button size="compact-sm" variant="default" onClick={() => onSettle('mine')}>
-                Keep mine
-              </Button>
-            </>
-          )}
+          <SavingNotice saving={saving} refusal={refusal} onSettle={onSettle} onAgain={onAgain} />
           {editable && document.playerIds.length > 1 && (
             <SegmentedControl
               aria-label="Turns"

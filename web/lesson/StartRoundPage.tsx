@@ -21,7 +21,8 @@ import { asPlayed, currentState, tablesFor } from '../table/tableChoice.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
 import { CAUTION_WORDS } from '../words/cautionWords.ts';
 import { firstResult, nextRung } from './newRound.ts';
-import { openRound } from '../outbox/roundStore.ts';
+import { openRound } from '../outbox/roundCopy.ts';
+import { useViewer } from '../api/viewer.ts';
 
 const LARGEST_SEED = 1_000_000;
 
@@ -62,6 +63,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
     setParams(next, { replace: true });
   };
 
+  const viewer = useViewer();
   const only = players.length === 1 ? players[0] : undefined;
   const player = players.find((each) => each.id === params.get('player')) ?? only;
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
@@ -121,7 +123,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
       underWay: null,
       conflicts: [],
     };
-    await openRound(open);
+    await openRound(open, viewer);
     await navigate(`/lesson/rounds/${open.round.id}`);
   }
 

@@ -1,17 +1,7 @@
-// @vitest-environment jsdom
-import { beforeEach, describe, expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
 import { clockWords } from '../controls/BlockClock.tsx';
-import {
-  begin,
-  currentBlock,
-  endLesson,
-  forgetLesson,
-  keepLesson,
-  moveBlock,
-  readKept,
-  withBlock,
-} from './lessonDraft.ts';
+import { begin, currentBlock, endLesson, moveBlock, withBlock } from './lessonDraft.ts';
 
 const IDS = [
   '00000000-0000-4000-8000-000000000001',
@@ -88,22 +78,5 @@ describe('the clock of a block', () => {
   });
   it('does no harm when the device’s clock is set back', () => {
     expect(clockWords({ minutes: 10, startedAt: at(30), endedAt: null }, now(0))).toBe('10:00 left');
-  });
-});
-
-describe('a lesson that could not be sent', () => {
-  beforeEach(() => localStorage.clear());
-  it('is kept on the device until it is', () => {
-    keepLesson('a', lesson, 3);
-    expect(readKept('a')).toEqual({ document: lesson, basedOn: 3 });
-    expect(readKept('b')).toBeUndefined();
-    forgetLesson('a');
-    expect(readKept('a')).toBeUndefined();
-  });
-  it('is left out when it cannot be read', () => {
-    localStorage.setItem('jolly-lesson:a', '{"document": 1');
-    expect(readKept('a')).toBeUndefined();
-    localStorage.setItem('jolly-lesson:a', '{"document": {}, "basedOn": 1}');
-    expect(readKept('a')).toBeUndefined();
   });
 });

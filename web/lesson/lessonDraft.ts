@@ -1,5 +1,4 @@
-import { object, number } from 'yup';
-import { lessonDocumentSchema, type LessonBlock, type LessonDocument } from '../../core/records/lesson.ts';
+import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
 
 /** Changes of a lesson; pure, so that each is one line where it is made. */
 
@@ -55,29 +54,4 @@ export function currentBlock({ blocks }: LessonDocument): LessonBlock | undefine
     blocks.find(({ startedAt }) => startedAt === null) ??
     blocks.at(-1)
   );
-}
-
-/** A lesson as it was last changed on this device and not yet stored. */
-const keptSchema = object({
-  document: lessonDocumentSchema,
-  basedOn: number().strict().required(),
-}).required();
-
-const keyOf = (id: string) => `jolly-lesson:${id}`;
-
-export function readKept(id: string): { document: LessonDocument; basedOn: number } | undefined {
-  try {
-    const value: unknown = JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null');
-    return value === null ? undefined : keptSchema.validateSync(value);
-  } catch {
-    return undefined;
-  }
-}
-
-export function keepLesson(id: string, document: LessonDocument, basedOn: number): void {
-  localStorage.setItem(keyOf(id), JSON.stringify({ document, basedOn }));
-}
-
-export function forgetLesson(id: string): void {
-  localStorage.removeItem(keyOf(id));
 }

@@ -1,43 +1,33 @@
-import { get, update } from 'idb-keyval';
-import { array, mixed, object, string, type InferType } from 'yup';
-import { ApiError, call, OfflineError } from '../api/client.ts';
+import { changeBox, readBox, withAnotherTry, withoutKept, withWaiting, type Box, type Kept } from './box.ts';
+import { takeOverEarly } from './early.ts';
+import { readJournal, strikeFromJournal, writeToJournal } from './journal.ts';
+import { sendingOf, type Person, type Request, type Sending } from './sending.ts';
 
 /**
- * What was scored and is not yet stored by the server. Kept in the browser's database first and sent in order
- * when the server can be reached; every request may be sent again without harm, so a lost reply costs nothing.
+ * What was entered and is not yet stored by the server: scores, calls, ticks. It is written into the journal at once,
+ * from there into the browser's database, and sent in order as soon as its owner is signed in and the server is
+ * reached (sender.ts). At every moment it stands in the journal, in the database or in both until it is acknowledged.
  */
-export const sendingSchema = object({
-  roundId: string().required(),
-  method: string()
-    .oneOf(['PUT', 'POST', 'DELETE'] as const)
-    .required(),
-  path: string().required(),
-  body: mixed().defined().nullable(),
-  /** For the notice when the server refuses it. */
-  label: string().required(),
-}).required();
-const boxSchema = array(sendingSchema).required();
-export type Sending = InferType<typeof sendingSchema>;
 
 export interface OutboxStatus {
+  /** Of whoever is signed in. */
   readonly waiting: number;
+  /** Of others who used this device: by name, how many. */
+  readonly others: readonly { readonly name: string; readonly waiting: number }[];
   /** The last try did not reach the server. */
   readonly offline: boolean;
   /** The session ran out: what waits is sent after the next sign-in. */
   readonly signedOut: boolean;
-  /** What the server would not take, with its reason. */
-  readonly refused: readonly string[];
+  /** What the server would not take from whoever is signed in, and what is nobody's. */
+  readonly kept: readonly Kept[];
 }
 
-const BOX = 'outbox';
-const FIRST_PAUSE_MS = 1_000;
-const LONGEST_PAUSE_MS = 15_000;
-
-let status: OutboxStatus = { waiting: 0, offline: false, signedOut: false, refused: [] };
+let status: OutboxStatus = { waiting: 0, others: [], offline: false, signedOut: false, kept: [] };
+let owner: Person | undefined;
 const listeners = new Set<() => void>();
-let wake: (() => void) | undefined;
+const wakers = new Set<() => void>();
 
-function setStatus(change: Partial<OutboxStatus>): void {
+export function setStatus(change: Partial<OutboxStatus>): void {
   status = { ...status, ...change };
   listeners.forEach((listener) => listener());
 }
@@ -51,93 +41,100 @@ export function onOutboxChange(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-export function forgetRefusals(): void {
-  setStatus({ refused: [] });
+/** Calls back when there is something new to send. */
+export function onNewSending(waker: () => void): () => void {
+  wakers.add(waker);
+  return () => wakers.delete(waker);
 }
 
-async function readBox(): Promise<Sending[]> {
-  return boxSchema.validate((await get<unknown>(BOX)) ?? []);
+export function wakeSender(): void {
+  wakers.forEach((wake) => wake());
 }
 
-async function changeBox(change: (box: Sending[]) => Sending[]): Promise<void> {
-  let size = 0;
-  await update<Sending[]>(BOX, (box) => {
-    const next = change(box ?? []);
-    size = next.length;
-    return next;
-  });
-  setStatus({ waiting: size });
-}
-
-/** Puts a request at the end of the queue; it is kept once the promise is fulfilled. */
-export async function enqueue(sending: Sending): Promise<void> {
-  await changeBox((box) => [...box, sending]);
-  wake?.();
-}
-
-/** Whether something of this round has not been sent yet. */
-export async function isWaiting(roundId: string): Promise<boolean> {
-  return (await readBox()).some((sending) => sending.roundId === roundId);
-}
-
-type Attempted = 'sent' | 'offline' | 'signed-out';
-
-async function sendFirst(first: Sending): Promise<Attempted> {
-  try {
-    await call(first.method, first.path, first.body ?? undefined);
-  } catch (error) {
-    if (error instanceof OfflineError) return 'offline';
-    if (!(error instanceof ApiError)) throw error;
-    if (error.status === 401) return 'signed-out';
-    // The server's own trouble passes; its refusal does not.
-    if (error.status >= 500 || error.status === 429) return 'offline';
-    setStatus({ refused: [...status.refused, `${first.label}: ${error.message}`] });
+/** Tells whoever looks how the box stands. */
+export function showBox({ waiting, kept }: Box): void {
+  const mine = waiting.filter(({ person }) => person.id === owner?.id);
+  const others = new Map<string, { name: string; waiting: number }>();
+  for (const { person } of waiting) {
+    if (person.id === owner?.id) continue;
+    const { name, waiting: before } = others.get(person.id) ?? { name: person.name, waiting: 0 };
+    others.set(person.id, { name, waiting: before + 1 });
   }
-  await changeBox((box) => box.slice(1));
-  return 'sent';
+  setStatus({
+    waiting: mine.length,
+    others: [...others.values()],
+    kept: kept.filter(({ person }) => person === null || person.id === owner?.id),
+  });
 }
 
-/** Sends what waits for as long as the page is open; only one page of a browser does so at a time. */
-export function startSending(): () => void {
-  const stop = new AbortController();
-  const wakeUp = () => wake?.();
-  window.addEventListener('online', wakeUp);
-  const pause = (ms: number) =>
-    new Promise<void>((resolve) => {
-      const timer = setTimeout(resolve, ms);
-      wake = () => {
-        clearTimeout(timer);
-        resolve();
-      };
-    });
+/** One writing after the other, so that the queue has the order of the taps. */
+let writing: Promise<void> = Promise.resolve();
 
-  async function run(): Promise<void> {
-    let wait = FIRST_PAUSE_MS;
-    while (!stop.signal.aborted) {
-      const [first, ...others] = await readBox();
-      if (first === undefined) {
-        setStatus({ waiting: 0, offline: false });
-        await pause(LONGEST_PAUSE_MS);
-        continue;
-      }
-      setStatus({ waiting: others.length + 1 });
-      const attempted = await sendFirst(first);
-      setStatus({ offline: attempted === 'offline', signedOut: attempted === 'signed-out' });
-      if (attempted === 'sent') {
-        wait = FIRST_PAUSE_MS;
-      } else {
-        await pause(wait);
-        wait = Math.min(2 * wait, LONGEST_PAUSE_MS);
-      }
+export function inOrder(work: () => Promise<void>): Promise<void> {
+  writing = writing.then(work, work);
+  return writing;
+}
+
+/**
+ * Keeps requests of a person and sends them when that can be. They are in the journal when this returns.
+ * @returns the ids by which the requests are known until the server has them, and when they are in the database
+ */
+export function keep(
+  person: Person,
+  requests: readonly Request[],
+): { readonly ids: readonly string[]; readonly stored: Promise<void> } {
+  const sendings = requests.map((request) => sendingOf(request, person));
+  const entry = { id: crypto.randomUUID(), sendings };
+  writeToJournal(entry);
+  const stored = inOrder(async () => {
+    showBox(await changeBox((box) => withWaiting(box, sendings)));
+    strikeFromJournal(entry.id);
+    wakeSender();
+  });
+  return { ids: sendings.map(({ id }) => id), stored };
+}
+
+/**
+ * What of a topic the server has not acknowledged yet, in the order of entry. The journal is read first: a request
+ * leaves it only once it is in the box.
+ */
+export async function waitingOn(topic: string): Promise<readonly Sending[]> {
+  const inJournal = readJournal().flatMap(({ sendings }) => sendings);
+  const { waiting } = await readBox();
+  const there = new Set(waiting.map(({ id }) => id));
+  return [...waiting, ...inJournal.filter(({ id }) => !there.has(id))].filter(
+    (sending) => sending.topic === topic,
+  );
+}
+
+/** Sends again what the server would not take. @param person as whom */
+export async function sendAgain(id: string, person: Person): Promise<void> {
+  showBox(await changeBox((box) => withAnotherTry(box, id, person)));
+  wakeSender();
+}
+
+/** Takes out what is kept, once its owner has it as a file. */
+export async function takeOut(id: string): Promise<void> {
+  showBox(await changeBox((box) => withoutKept(box, id)));
+}
+
+/** Says who is signed in: theirs is sent and shown. */
+export async function setOwner(person: Person | undefined): Promise<void> {
+  owner = person;
+  showBox(await readBox());
+}
+
+let recovery: Promise<void> | undefined;
+
+/** Takes up what the page before this one could no longer store, once; each request may be sent again without harm. */
+export function recovered(): Promise<void> {
+  recovery ??= inOrder(async () => {
+    for (const entry of readJournal()) {
+      await changeBox((box) => withWaiting(box, entry.sendings));
+      strikeFromJournal(entry.id);
     }
-  }
-
-  navigator.locks.request('jolly-outbox', { signal: stop.signal }, run).catch((error: unknown) => {
-    if (!stop.signal.aborted) throw error;
+    await takeOverEarly();
+    showBox(await readBox());
   });
-  return () => {
-    stop.abort();
-    window.removeEventListener('online', wakeUp);
-    wake?.();
-  };
+  return recovery;
 }

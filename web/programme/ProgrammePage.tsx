@@ -8,6 +8,7 @@ import { mondayOf } from '../../core/programme/days.ts';
 import { MOST_WEEKS } from '../../core/records/programme.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { Loading } from '../controls/Loading.tsx';
+import { SavingNotice } from '../controls/SavingNotice.tsx';
 import { UndoRedo } from '../controls/UndoRedo.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { BlockForm } from './BlockForm.tsx';
@@ -77,15 +78,13 @@ export function ProgrammePage() {
             </Button>
           </Group>
         </Group>
-        {programme.saving === 'not saved' && (
-          <Group role="alert">
-            <Text c="var(--jr-coral-text)">
-              Not saved: {programme.refusal}. What you changed is still here.
-            </Text>
-            <Button size="xs" variant="default" onClick={programme.again}>
-              Send it again
-            </Button>
-          </Group>
+        {editable && (
+          <SavingNotice
+            saving={programme.saving}
+            refusal={programme.refusal}
+            onSettle={(keep) => void programme.settle(keep)}
+            onAgain={programme.again}
+          />
         )}
         <WeekGrid
           document={document}
@@ -112,7 +111,7 @@ export function ProgrammePage() {
             drill={drills.data.find((entry) => entry.document.slug === item.drill)?.document}
             playerId={player.id}
             editable={editable}
-            onTick={(ticked) => void programme.tick(item.id, ticked)}
+            onTick={(ticked) => programme.tick(item.id, ticked)}
             onChange={(next) =>
               programme.change({
                 ...document,

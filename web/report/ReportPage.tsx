@@ -1,15 +1,16 @@
 import { Anchor, Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { reportSchema, type Report, type ReportDocument } from '../../core/records/report.ts';
-import { call } from '../api/client.ts';
+import type { Report } from '../../core/records/report.ts';
 import { playerProgressQuery } from '../api/players.ts';
 import { reportQuery } from '../api/reports.ts';
 import { longDay } from '../words/dates.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { useViewer } from '../api/viewer.ts';
+import { SavingNotice } from '../controls/SavingNotice.tsx';
+import { reportDocuments } from '../outbox/documents.ts';
+import { useVersioned } from '../outbox/useVersioned.ts';
 import { NoteEditor } from '../controls/NoteEditor.tsx';
 import { Goals } from './Goals.tsx';
 import { WhatMoved } from './WhatMoved.tsx';
@@ -26,8 +27,18 @@ export function ReportPage() {
 function Paper({ report }: { readonly report: Report }) {
   const viewer = useViewer();
   const queries = useQueryClient();
+  const { queryKey } = reportQuery(report.id);
+  const { saving, refusal, settle, again, change, document } = useVersioned(
+    reportDocuments,
+    report.id,
+    report,
+    (stored: Report) => {
+      void queries.cancelQueries({ queryKey });
+      queries.setQueryData(queryKey, stored);
+    },
+  );
+  const draft = document ?? report.document;
   const editable = viewer.role === 'coach';
-  const [draft, setDraft] = useState(report.document);
   const { from, to, playerId } = draft;
   const progress = useQuery(
     playerProgressQuery(playerId, {
@@ -35,16 +46,6 @@ function Paper({ report }: { readonly report: Report }) {
       to: dayjs(to).endOf('day').toISOString(),
     }),
   );
-  const saving = useMutation({
-    mutationFn: async (document: ReportDocument) => {
-      const basedOn = queries.getQueryData(reportQuery(report.id).queryKey)?.version ?? report.version;
-      return reportSchema.validate(await call('PUT', `/reports/${report.id}`, { document, basedOn }));
-    },
-    onSuccess: (stored) => {
-      queries.setQueryData(reportQuery(report.id).queryKey, stored);
-    },
-  });
-  const changed = JSON.stringify(draft) !== JSON.stringify(report.document);
   return (
     <article className="report">
       <Group justify="space-between" className="no-print" mb="sm">
@@ -61,18 +62,11 @@ function Paper({ report }: { readonly report: Report }) {
                   aria-label={name === 'from' ? 'From' : 'To'}
                   value={draft[name]}
                   onChange={(event) => {
-                    if (event.currentTarget.value !== '')
-                      setDraft({ ...draft, [name]: event.currentTarget.value });
+                    const next = { ...draft, [name]: event.currentTarget.value };
+                    if (next[name] !== '' && next.from <= next.to) change(next);
                   }}
                 />
               ))}
-              <Button
-                disabled={!changed || from > to}
-                loading={saving.isPending}
-                onClick={() => saving.mutate(draft)}
-              >
-                {changed ? 'Keep the report' : 'Kept'}
-              </Button>
             </>
           )}
           <Button variant="default" onClick={() => window.print()}>
@@ -80,10 +74,13 @@ function Paper({ report }: { readonly report: Report }) {
           </Button>
         </Group>
       </Group>
-      {saving.isError && (
-        <Text role="alert" c="var(--jr-coral-text)" className="no-print">
-          Not kept: {saving.error.message}. What you wrote is still here.
-        </Text>
+      {editable && (
+        <SavingNotice
+          saving={saving}
+          refusal={refusal}
+          onSettle={(keep) => void settle(keep)}
+          onAgain={again}
+        />
       )}
       <Group justify="space-between" align="end">
         <div>
@@ -106,7 +103,7 @@ function Paper({ report }: { readonly report: Report }) {
               label="Coach’s words"
               html={draft.words}
               editable={editable}
-              onChange={(words) => setDraft((before) => ({ ...before, words }))}
+              onChange={(words) => change({ ...draft, words })}
             />
           </section>
         )}
@@ -122,7 +119,7 @@ function Paper({ report }: { readonly report: Report }) {
           goals={draft.goals}
           playerId={playerId}
           editable={editable}
-          onChange={(goals) => setDraft({ ...draft, goals: [...goals] })}
+          onChange={(goals) => change({ ...draft, goals: [...goals] })}
         />
       </Stack>
     </article>

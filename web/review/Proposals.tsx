@@ -7,7 +7,9 @@ import type { OpenRound } from '../../core/records/openRound.ts';
 import { playerRoundsQuery } from '../api/players.ts';
 import { KeyCap } from '../controls/KeyCap.tsx';
 import { useKeys } from '../controls/useKeys.ts';
-import { keepAdvice } from '../outbox/roundStore.ts';
+import { keep } from '../outbox/outbox.ts';
+import { topicOfRound } from '../outbox/roundCopy.ts';
+import { useViewer } from '../api/viewer.ts';
 import { progressOf, type Course } from '../../core/scoring/course.ts';
 import type { ScoredSoFar } from '../../core/scoring/course.ts';
 
@@ -20,6 +22,7 @@ interface ProposalsProps {
 /** What to play next by the results: a proposal that the coach takes or leaves with a key, and the choice is kept. */
 export function Proposals({ open, course, scoring }: ProposalsProps) {
   const { round } = open;
+  const viewer = useViewer();
   const navigate = useNavigate();
   const rounds = useQuery(
     playerRoundsQuery(round.player.id, {
@@ -51,7 +54,15 @@ export function Proposals({ open, course, scoring }: ProposalsProps) {
       at: new Date().toISOString(),
     };
     setChosen(choice);
-    void keepAdvice(open, choice);
+    keep(viewer, [
+      {
+        topic: topicOfRound(round.id),
+        method: 'PUT',
+        path: `/rounds/${round.id}/advice`,
+        body: choice,
+        label: 'The choice after the round',
+      },
+    ]);
     const next = `/lesson/round?drill=${round.drill}&stage=${advice.stage}&player=${round.player.id}`;
     const lesson = round.lesson === null ? '' : `&lesson=${round.lesson.id}&block=${round.lesson.block}`;
     if (accepted) void navigate(`${next}${lesson}`);

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { resultText } from '../../core/counting/result.ts';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
+import { useViewer } from '../api/viewer.ts';
 import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { attemptsIn, progressOf, type Course } from '../../core/scoring/course.ts';
 import type { ScoringActions } from './useScoring.ts';
@@ -18,6 +19,7 @@ interface ScoringHeadProps {
 
 export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadProps) {
   const { round, document } = open;
+  const viewer = useViewer();
   const { scoring, storeFailed } = actions;
   const { conditions } = open.tableState;
   const { result } = progressOf(course, scoring.attempts);
@@ -71,7 +73,7 @@ export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadP
           </div>
         </Group>
       </Group>
-      <OutboxNotice />
+      <OutboxNotice person={viewer} />
       {storeFailed && (
         <Text c="var(--jr-coral-text)" role="alert">
           This browser could not keep the last entry. Note it down, and free some space.

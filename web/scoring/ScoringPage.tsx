@@ -4,7 +4,6 @@ import { useParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import type { OpenRound } from '../../core/records/openRound.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { planQuery } from '../planner/solved.ts';
 import { Loading } from '../controls/Loading.tsx';
@@ -14,7 +13,7 @@ import { CallScoring } from './CallScoring.tsx';
 import { ClearanceScoring } from './ClearanceScoring.tsx';
 import { LandingScoring } from './LandingScoring.tsx';
 import { ResultScoring } from './ResultScoring.tsx';
-import { loadRound } from '../outbox/roundStore.ts';
+import { loadRound, type LoadedRound } from '../outbox/roundCopy.ts';
 import type { Course } from '../../core/scoring/course.ts';
 import type { ReviewPart } from './ScoringLayout.tsx';
 import { useScoring } from './useScoring.ts';
@@ -22,38 +21,41 @@ import { useScoring } from './useScoring.ts';
 /** The table-side screen of one round; its address can be opened on any device. */
 export function ScoringPage({ review }: { readonly review: ReviewPart }) {
   const { id = '' } = useParams();
-  const open = useQuery({
+  const viewer = useViewer();
+  const loaded = useQuery({
     queryKey: ['scoring', id],
-    queryFn: () => loadRound(id),
+    queryFn: () => loadRound(id, viewer),
     networkMode: 'always',
     staleTime: Infinity,
     gcTime: 0,
     refetchOnWindowFocus: false,
   });
-  if (open.data === undefined) return <Loading what="the round" error={open.error} />;
-  return <PlannedScoring key={id} open={open.data} review={review} />;
+  if (loaded.data === undefined) return <Loading what="the round" error={loaded.error} />;
+  return <PlannedScoring key={id} loaded={loaded.data} review={review} />;
 }
 
 interface PlannedScoringProps {
-  readonly open: OpenRound;
+  readonly loaded: LoadedRound;
   readonly review: ReviewPart;
 }
 
-function PlannedScoring({ open, review }: PlannedScoringProps) {
+function PlannedScoring({ loaded, review }: PlannedScoringProps) {
+  const { open } = loaded;
   const staged = useMemo(() => atStage(open.document, open.round.stage), [open]);
   const drill = isPositionDrill(staged) ? staged : undefined;
   const plan = useQuery(planQuery(drill, asPlayed(open.tableState)));
   if (drill !== undefined && plan.data === undefined) {
     return <Loading what="the planned stroke" error={plan.error} />;
   }
-  return <Scoring open={open} review={review} plan={plan.data} />;
+  return <Scoring loaded={loaded} review={review} plan={plan.data} />;
 }
 
 interface ScoringOfRoundProps extends PlannedScoringProps {
   readonly plan: PlannedShot | undefined;
 }
 
-function Scoring({ open, review, plan }: ScoringOfRoundProps) {
+function Scoring({ loaded, review, plan }: ScoringOfRoundProps) {
+  const { open } = loaded;
   const { round, document, tableState } = open;
   const viewer = useViewer();
   const table = useMemo(
@@ -67,7 +69,7 @@ function Scoring({ open, review, plan }: ScoringOfRoundProps) {
     }),
     [document, round.stage, round.ladderStart, table, plan],
   );
-  const actions = useScoring(open, course, table, viewer.name);
+  const actions = useScoring(loaded, course, table, viewer);
   const { task, scoring } = course.counting.drill;
   const props = { open, course, actions, table, review };
   if (task.kind === 'position' || task.kind === 'land') return <LandingScoring {...props} />;

@@ -1,19 +1,16 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planShot } from '../../core/drill/plannedShot.ts';
-import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { atStage } from '../../core/drill/stage.ts';
 import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../core/records/entered.ts';
-import { drillSchema } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
-import { progressOf, type Course } from '../../core/scoring/course.ts';
+import { progressOf } from '../../core/scoring/course.ts';
+import { courseOf } from '../testing/courses.ts';
 import {
   change,
   endEarly,
   enter,
+  NOTHING_ON_SCREEN,
   note,
   onCloth,
   potted,
@@ -21,23 +18,13 @@ import {
   redo,
   shoot,
   undo,
-  type Change,
   type Scoring,
   type Step,
 } from './scoring.ts';
-
-function courseOf(slug: string, stage = 1): Course {
-  const drill = atStage(
-    drillSchema.validateSync(JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8'))),
-    stage,
-  );
-  const table = buildTable(drill.table);
-  const plan = isPositionDrill(drill) ? planShot(drill, table) : undefined;
-  return { counting: { drill, stage, preset: table.preset, plan }, ladderStart: 0 };
-}
+import type { Change } from './changes.ts';
 
 const AT = '2026-11-24T12:00:00Z';
-const start: Scoring = { attempts: [], underWay: null, undone: [], ended: null, cursor: null };
+const start: Scoring = { attempts: [], underWay: null, ended: null, ...NOTHING_ON_SCREEN };
 let next = 0;
 const stamp = () => ({ id: `id-${String(next++)}`, at: AT });
 
@@ -73,6 +60,31 @@ describe('scoring a round of single shots', () => {
     expect(back.scoring).toMatchObject({ ended: null });
     expect(back.scoring.attempts).toHaveLength(9);
     expect(redo(position, back.scoring, stamp()).scoring.ended).toEqual({ at: AT, early: false });
+  });
+
+  it('that was ended early is opened again by undo, with every shot and with what was under way', () => {
+    const course = courseOf('key-and-lock');
+    const log = { ...BLANK_SHOT, ball: '2', potted: ['2'] };
+    const first = enter(
+      course,
+      start,
+      logOf({ entered: { ...NOTHING_ENTERED, done: true, balls: 3 } }),
+      stamp(),
+    );
+    const half = shoot(course, first.scoring, log, null, stamp()).scoring;
+    const ended = endEarly(half, AT).scoring;
+    expect(ended).toMatchObject({ underWay: null, ended: { early: true } });
+    const back = undo(ended, AT);
+    expect(back.scoring).toEqual(half);
+    expect(back.changes.map(({ kind }) => kind)).toEqual(['reopen', 'under way']);
+    expect(undo(endEarly(start, AT).scoring, AT).changes).toEqual([{ kind: 'reopen' }]);
+  });
+
+  it('brings an attempt back as a new one, for what was taken back stays so on the server', () => {
+    const { scoring } = enter(position, start, pot(), stamp());
+    const again = redo(position, undo(scoring, AT).scoring, stamp());
+    expect(again.scoring.attempts).toMatchObject([{ points: 3, ordinal: 1 }]);
+    expect(again.scoring.attempts[0]?.id).not.toBe(scoring.attempts[0]?.id);
   });
 
   it('undo of a half-made pot only takes the question back', () => {
@@ -194,6 +206,8 @@ it('any play of keys leaves attempts numbered 1 to n, and the server told the sa
             told.set(told1.attempt.id, told1.attempt.ordinal);
           } else if (told1.kind === 'undo') {
             expect(told.delete(told1.id)).toBe(true);
+            open = true;
+          } else if (told1.kind === 'reopen') {
             open = true;
           } else if (told1.kind === 'end') {
             open = false;

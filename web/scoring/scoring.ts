@@ -1,40 +1,33 @@
-import { progressOf, type Course, type ScoredSoFar } from '../../core/scoring/course.ts';
 import type { Point } from '../../core/math/point.ts';
 import { logOf, type AttemptLog } from '../../core/records/attempt.ts';
 import type { LoggedShot } from '../../core/records/loggedShot.ts';
 import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
+import { progressOf, type Course } from '../../core/scoring/course.ts';
 import { replayClearance } from '../../core/scoring/countAttempt.ts';
 import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import type { Table } from '../../core/table/table.ts';
+import type { Change } from './changes.ts';
+import type { RoundState } from './deviceRound.ts';
 
 /** What was taken back: a whole attempt, or the last shot of one. */
 type Undone =
   | { readonly kind: 'attempt'; readonly attempt: StoredAttempt }
   | { readonly kind: 'shot'; readonly shot: LoggedShot };
 
-/** A round while it is scored. Pure: every change gives a new state and what the server must be told. */
-export interface Scoring extends ScoredSoFar {
-  /** An attempt of which some shots are logged, or whose balls are set otherwise; null before its first shot. */
-  readonly underWay: AttemptLog | null;
+/** What only this screen knows of a round. */
+export interface OnScreen {
   /** Taken back and not yet brought back, the last one first. */
   readonly undone: readonly Undone[];
   /** The ball was potted and its landing is asked for: where the keyboard would set it, metres. */
   readonly cursor: Point | null;
+  /** What was under way when the round was ended early: undo brings it back. */
+  readonly cutOff: AttemptLog | null;
 }
 
-export type Change =
-  | { readonly kind: 'attempt'; readonly attempt: StoredAttempt }
-  | { readonly kind: 'undo'; readonly id: string }
-  | { readonly kind: 'end'; readonly at: string; readonly early: boolean }
-  | { readonly kind: 'under way'; readonly log: AttemptLog | null; readonly at: string }
-  | { readonly kind: 'note'; readonly id: string; readonly log: AttemptLog }
-  | {
-      readonly kind: 'change';
-      readonly id: string;
-      readonly log: AttemptLog;
-      readonly reason: string;
-      readonly at: string;
-    };
+export const NOTHING_ON_SCREEN: OnScreen = { undone: [], cursor: null, cutOff: null };
+
+/** A round while it is scored. Pure: every change gives a new state and what the server must be told. */
+export interface Scoring extends RoundState, OnScreen {}
 
 export interface Step {
   readonly scoring: Scoring;
@@ -73,6 +66,7 @@ function add(
       undone,
       ended: over ? { at, early: false } : null,
       cursor: null,
+      cutOff: null,
     },
     changes: [
       { kind: 'attempt', attempt },
@@ -193,14 +187,27 @@ export function change(
   );
   return {
     scoring: { ...scoring, attempts },
-    changes: [{ kind: 'change', id, log, reason, at }],
+    changes: [{ kind: 'change', id, log, reason, by, at }],
   };
 }
 
-/** Takes the last entry back: a half-made pot, the last shot, else the last attempt, which reopens a round that was over. */
+/**
+ * Takes the last entry back: a half-made pot, the early end of the round, the last shot, else the last attempt, which
+ * opens a round that was over again.
+ */
 export function undo(scoring: Scoring, at: string): Step {
   const { underWay, attempts, undone } = scoring;
   if (scoring.cursor !== null) return unchanged({ ...scoring, cursor: null });
+  if (scoring.ended?.early === true) {
+    const { cutOff } = scoring;
+    return {
+      scoring: { ...scoring, ended: null, underWay: cutOff, cutOff: null },
+      changes: [
+        { kind: 'reopen' },
+        ...(cutOff === null ? [] : [{ kind: 'under way' as const, log: cutOff, at }]),
+      ],
+    };
+  }
   const shot = underWay?.shots.at(-1);
   if (underWay !== null && shot !== undefined) {
     const shots = underWay.shots.slice(0, -1);
@@ -222,6 +229,7 @@ export function undo(scoring: Scoring, at: string): Step {
       undone: [{ kind: 'attempt', attempt: last }, ...undone],
       ended: null,
       cursor: null,
+      cutOff: null,
     },
     changes: [
       { kind: 'undo', id: last.id },
@@ -230,11 +238,15 @@ export function undo(scoring: Scoring, at: string): Step {
   };
 }
 
-/** Brings back what was taken back last. */
+/** Brings back what was taken back last; an attempt as a new one, for what is taken back stays so on the server. */
 export function redo(course: Course, scoring: Scoring, stamp: Stamp): Step {
   const [last, ...others] = scoring.undone;
   if (last === undefined || scoring.ended !== null) return unchanged(scoring);
-  if (last.kind === 'attempt') return add(course, scoring, last.attempt, others, stamp.at);
+  if (last.kind === 'attempt') {
+    const ordinal = scoring.attempts.length + 1;
+    const attempt = { ...last.attempt, id: stamp.id, ordinal, changed: null };
+    return add(course, scoring, attempt, others, stamp.at);
+  }
   return shootOn(course, scoring, underWayWith(scoring, null, last.shot), others, stamp);
 }
 
@@ -242,7 +254,13 @@ export function redo(course: Course, scoring: Scoring, stamp: Stamp): Step {
 export function endEarly(scoring: Scoring, at: string): Step {
   if (scoring.ended !== null) return unchanged(scoring);
   return {
-    scoring: { ...scoring, ended: { at, early: true }, underWay: null, cursor: null },
+    scoring: {
+      ...scoring,
+      ended: { at, early: true },
+      underWay: null,
+      cursor: null,
+      cutOff: scoring.underWay,
+    },
     changes: [{ kind: 'end', at, early: true }],
   };
 }

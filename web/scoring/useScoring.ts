@@ -3,14 +3,27 @@ import type { Point } from '../../core/math/point.ts';
 import type { AttemptLog } from '../../core/records/attempt.ts';
 import type { LoggedShot } from '../../core/records/loggedShot.ts';
 import type { OpenRound } from '../../core/records/openRound.ts';
+import type { Conflict } from '../../core/records/storedAttempt.ts';
 import { UncountableError } from '../../core/scoring/countAttempt.ts';
+import { progressOf, resultIn, type Course } from '../../core/scoring/course.ts';
 import type { Table } from '../../core/table/table.ts';
-import { keepStep } from '../outbox/roundStore.ts';
-import { type Course } from '../../core/scoring/course.ts';
+import { keep } from '../outbox/outbox.ts';
+import { keepCopy, type LoadedRound } from '../outbox/roundCopy.ts';
+import type { Person } from '../outbox/sending.ts';
+import { changeOf, requestOf } from './changes.ts';
+import {
+  shownOf,
+  startDevice,
+  withAnswer,
+  withEntered,
+  type DeviceRound,
+  type RoundState,
+} from './deviceRound.ts';
 import {
   change,
   endEarly,
   enter,
+  NOTHING_ON_SCREEN,
   note,
   onCloth,
   potted,
@@ -22,15 +35,13 @@ import {
   type Stamp,
   type Step,
 } from './scoring.ts';
-import { markOf, useOtherDevices } from './useOtherDevices.ts';
+import { useServersRound } from './useServersRound.ts';
 
-function scoringOf({ round, underWay }: OpenRound): Scoring {
+function stateOf({ round, underWay }: OpenRound): RoundState {
   return {
     attempts: round.attempts,
     underWay,
-    undone: [],
     ended: round.endedAt === null ? null : { at: round.endedAt, early: round.early ?? false },
-    cursor: null,
   };
 }
 
@@ -40,12 +51,50 @@ function stamp(): Stamp {
   return { id: crypto.randomUUID(), at: now() };
 }
 
+/** The round as it is kept on this device. */
+function copyOf(open: OpenRound, course: Course, { attempts, ended, underWay }: RoundState): OpenRound {
+  const round = {
+    ...open.round,
+    attempts: [...attempts],
+    endedAt: ended?.at ?? null,
+    early: ended?.early ?? null,
+    result: resultIn(progressOf(course, attempts)),
+  };
+  return { ...open, round, underWay };
+}
+
+/** Whether two states show the same, so that the second is not drawn again. */
+export function isSameState(a: RoundState, b: RoundState): boolean {
+  const mark = ({ attempts, underWay, ended }: RoundState) =>
+    JSON.stringify([
+      attempts.map(({ id, log, changed }) => [id, log, changed?.reason]),
+      underWay,
+      ended === null ? null : ended.early,
+    ]);
+  return mark(a) === mark(b);
+}
+
+/** The round as it was loaded, with what waits of it laid over it. */
+function startedOn({ open, waiting }: LoadedRound, course: Course): DeviceRound {
+  const unconfirmed = waiting.flatMap((sending) => {
+    const change = changeOf(course, sending);
+    return change === undefined ? [] : [{ key: sending.id, change }];
+  });
+  return startDevice(stateOf(open), unconfirmed);
+}
+
 /** Scoring of a round on this screen: every entry is kept on the device at once and queued for the server. */
-export function useScoring(open: OpenRound, course: Course, table: Table, by: string) {
-  const [scoring, setScoring] = useState(() => scoringOf(open));
+export function useScoring(loaded: LoadedRound, course: Course, table: Table, person: Person) {
+  const { open } = loaded;
+  const [started] = useState(() => startedOn(loaded, course));
+  const device = useRef(started);
+  const [scoring, setScoring] = useState<Scoring>(() => ({
+    ...shownOf(course, started),
+    ...NOTHING_ON_SCREEN,
+  }));
+  const [conflicts, setConflicts] = useState<readonly Conflict[]>(open.conflicts);
   // Two keys within one frame must both see the newest state.
   const newest = useRef(scoring);
-  const entries = useRef(0);
   const [storeFailed, setStoreFailed] = useState(false);
   const [refused, setRefused] = useState<string>();
 
@@ -65,22 +114,40 @@ export function useScoring(open: OpenRound, course: Course, table: Table, by: st
         return;
       }
       setRefused(undefined);
-      show(made.scoring);
-      if (made.changes.length === 0) return;
-      entries.current++;
-      keepStep(open, course, made.scoring, made.changes).catch(() => setStoreFailed(true));
+      const { changes } = made;
+      if (changes.length === 0) {
+        show(made.scoring);
+        return;
+      }
+      const { ids, stored } = keep(
+        person,
+        changes.map((each) => requestOf(open.round.id, each)),
+      );
+      device.current = withEntered(
+        device.current,
+        changes.map((each, i) => ({ key: ids[i] ?? '', change: each })),
+      );
+      const state = shownOf(course, device.current);
+      const { undone, cursor, cutOff } = made.scoring;
+      show({ ...state, undone, cursor, cutOff });
+      const copied = keepCopy(person, copyOf(open, course, state));
+      Promise.all([stored, copied]).catch(() => setStoreFailed(true));
     },
-    [open, course, show],
+    [open, course, person, show],
   );
 
-  const counter = useCallback(() => entries.current, []);
-  const { conflicts, settle } = useOtherDevices(open, counter, (theirs) => {
-    const next = scoringOf(theirs);
-    // What stands here already is not drawn again.
-    if (markOf(next) === markOf(newest.current)) return;
-    const { undone, cursor } = newest.current;
-    show({ ...next, undone, cursor });
-  });
+  const settle = useServersRound(
+    open.round.id,
+    () => device.current.unconfirmed,
+    (asked, theirs) => {
+      setConflicts(theirs.conflicts);
+      device.current = withAnswer(device.current, asked, stateOf(theirs));
+      const state = shownOf(course, device.current);
+      if (isSameState(state, newest.current)) return;
+      const { undone, cursor, cutOff } = newest.current;
+      show({ ...state, undone, cutOff, cursor: state.ended === null ? cursor : null });
+    },
+  );
 
   return {
     scoring,
@@ -96,7 +163,7 @@ export function useScoring(open: OpenRound, course: Course, table: Table, by: st
     prepare: (to: Parameters<typeof prepare>[1]) => take(() => prepare(newest.current, to, now())),
     note: (about: Partial<LoggedShot>) => take(() => note(course, newest.current, about, now())),
     change: (id: string, log: AttemptLog, reason: string) =>
-      take(() => change(course, newest.current, { id, log, reason, by }, now())),
+      take(() => change(course, newest.current, { id, log, reason, by: person.name }, now())),
     moveCursor: (dx: number, dy: number) => {
       const { cursor } = newest.current;
       if (cursor === null) return;

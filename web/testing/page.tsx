@@ -1,6 +1,8 @@
 import { MantineProvider } from '@mantine/core';
 import { cleanup, render } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import type { Viewer } from '../../core/records/account.ts';
+import { ViewerContext } from '../api/viewer.ts';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, vi } from 'vitest';
 
@@ -19,11 +21,16 @@ export function emptyPage(): void {
   });
 }
 
-/** Shows a component as the interface does, without its frame. */
+/** Who looks at what is shown. */
+const COACH: Viewer = { id: 'coach', clubId: 'club', club: 'Ferry Hall', role: 'coach', name: 'Morwenna' };
+
+/** Shows a component as the interface does, without its frame, to a coach. */
 export function show(content: ReactNode) {
   return render(
     <MantineProvider env="test">
-      <MemoryRouter>{content}</MemoryRouter>
+      <MemoryRouter>
+        <ViewerContext value={COACH}>{content}</ViewerContext>
+      </MemoryRouter>
     </MantineProvider>,
   );
 }

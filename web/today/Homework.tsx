@@ -2,23 +2,23 @@ import { Checkbox, Group, Text, Title } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
 import { donePlanned } from '../../core/programme/donePlanned.ts';
 import type { ProgrammeItem, ProgrammeWithRounds } from '../../core/records/programme.ts';
 import { drillsQuery } from '../api/drills.ts';
-import { programmeQuery, programmesQuery } from '../api/programmes.ts';
-import { tickItem } from '../outbox/tickItem.ts';
+import { programmesQuery } from '../api/programmes.ts';
+import { useViewer } from '../api/viewer.ts';
+import { tickedProgrammeQuery, tickItem } from '../outbox/ticks.ts';
 
 /** What of their programmes a student has to do this week: ticked off here, or scored at the table. */
 export function Homework({ playerId }: { readonly playerId: string }) {
   const programmes = useQuery(programmesQuery);
   const drills = useQuery(drillsQuery);
   const queries = useQueryClient();
+  const viewer = useViewer();
   const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
-  const full = useQueries({ queries: own.map(({ id }) => programmeQuery(id)) });
-  const [refused, setRefused] = useState('');
+  const full = useQueries({ queries: own.map(({ id }) => tickedProgrammeQuery(id)) });
   const today = dayjs().format('YYYY-MM-DD');
   const entries = full
     .flatMap(({ data }) => (data === undefined ? [] : entriesOf(data, today)))
@@ -27,14 +27,6 @@ export function Homework({ playerId }: { readonly playerId: string }) {
   const titleOf = (slug: string) =>
     drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
   const wordsOf = ({ drill, minutes }: ProgrammeItem) => `${titleOf(drill)}, ${minutes} min`;
-  async function tick(programme: string, item: string, done: boolean) {
-    setRefused('');
-    try {
-      await tickItem(queries, programme, item, done);
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'no reason was given');
-    }
-  }
   return (
     <section aria-labelledby="homework-title" className="card">
       <Title order={2} size="h3" id="homework-title" mb="xs">
@@ -52,7 +44,9 @@ export function Homework({ playerId }: { readonly playerId: string }) {
               <Checkbox
                 label={wordsOf(item)}
                 checked={state.kind === 'ticked'}
-                onChange={(event) => void tick(programme, item.id, event.currentTarget.checked)}
+                onChange={(event) =>
+                  tickItem(queries, viewer, programme, item.id, event.currentTarget.checked)
+                }
               />
             )}
             {state.kind === 'scored' && <Link to={`/lesson/rounds/${state.round}`}>See the round</Link>}
@@ -70,11 +64,6 @@ export function Homework({ playerId }: { readonly playerId: string }) {
           </Text>
         </div>
       ))}
-      {refused !== '' && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          Not ticked off: {refused}.
-        </Text>
-      )}
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { Alert, Button, Group, Stack, Text, Title } from '@mantine/core';
+import { Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -21,7 +21,7 @@ import { CallCard } from './CallCard.tsx';
 import { CallRecord } from '../charts/CallRecord.tsx';
 import { callReducer, type CallState } from './callState.ts';
 import { CallTable } from '../planner/CallTable.tsx';
-import { useCallOutbox } from '../outbox/useCallOutbox.ts';
+import { keepCall } from './keepCall.ts';
 
 const LARGEST_SEED = 1_000_000;
 
@@ -72,7 +72,6 @@ export function CallPage() {
     },
     networkMode: 'always',
   });
-  const outbox = useCallOutbox();
 
   const revealed = state.step === 'revealed';
 
@@ -83,7 +82,7 @@ export function CallPage() {
     dispatch({ kind: 'reveal' });
     replay.play();
     if (playerId === null) return;
-    outbox.keep({
+    keepCall(viewer, {
       playerId,
       kind: next.question.kind,
       preset: next.question.shot.table.preset.id,
@@ -172,18 +171,6 @@ export function CallPage() {
           nothingFound={posing.isSuccess && posing.data === undefined}
           onSet={() => posing.mutate()}
         />
-        {outbox.waiting > 0 && (
-          <Alert
-            color="gold"
-            variant="outline"
-            title={outbox.waiting === 1 ? 'A call waits' : `${outbox.waiting} calls wait`}
-          >
-            Kept on this device, and sent when the server is reached.
-            <Button size="compact-xs" variant="default" ml={8} onClick={outbox.send}>
-              Send now
-            </Button>
-          </Alert>
-        )}
         {playerId !== null && <CallRecord playerId={playerId} />}
       </div>
     </div>
