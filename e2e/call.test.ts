@@ -68,9 +68,9 @@ describe('a call', () => {
     await page.context().setOffline(true);
     await press('Reveal');
     await reads(page.getByTestId('call-score'), /^(0|100) %$/);
-    await page.getByText('A call waits').waitFor();
+    await page.getByText('1 entry is kept here').waitFor();
     await page.context().setOffline(false);
-    await page.getByText('A call waits').waitFor({ state: 'detached' });
+    await page.getByText('1 entry is kept here').waitFor({ state: 'detached' });
     const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
     const tamsin = players.find((each) => each.name === 'Tamsin Gull');
     const calls = await callsSchema.validate(

@@ -13,8 +13,13 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect } from 'vitest';
 
+/** A drill of the library as its file has it. */
+export function readText(slug: string): string {
+  return readFileSync(path.join('library', `${slug}.drill.json`), 'utf8');
+}
+
 export function readDrill(slug: string): PositionDrill {
-  const text = readFileSync(path.join('library', `${slug}.drill.json`), 'utf8');
+  const text = readText(slug);
   const drill = drillSchema.validateSync(JSON.parse(text));
   if (!isPositionDrill(drill)) throw new RangeError(`${slug} is no position drill`);
   return drill;

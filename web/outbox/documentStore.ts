@@ -123,6 +123,25 @@ export class DocumentStore<D, R extends Versioned<D>> {
     await this.#send(id);
   }
 
+  /** Waits until what was changed is stored. @throws Error where it cannot be, now */
+  async flush(id: string): Promise<void> {
+    const now = this.#unsaved.get(id);
+    if (now === undefined) return;
+    if (now.saving !== 'changed elsewhere') this.#keep(id, { ...now, saving: 'saving' });
+    this.#schedule(id, 0);
+    await new Promise<void>((resolve, reject) => {
+      const look = () => {
+        const saving = this.#unsaved.get(id)?.saving ?? 'saved';
+        if (saving === 'saving') return;
+        forget();
+        if (saving === 'saved') resolve();
+        else reject(new Error('what was changed last is not stored yet'));
+      };
+      const forget = this.subscribe(look);
+      look();
+    });
+  }
+
   /** Sends what was refused once more. */
   again(id: string): void {
     this.#schedule(id, 0);

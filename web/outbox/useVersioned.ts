@@ -10,6 +10,8 @@ export interface Edited<D> {
   readonly change: (next: D) => void;
   readonly settle: (keep: 'mine' | 'theirs') => Promise<void>;
   readonly again: () => void;
+  /** Waits until what was changed is stored. */
+  readonly flush: () => Promise<void>;
 }
 
 /** A document that is worked on here. @param stored as the server has it @param onStored a version that it has taken */
@@ -45,5 +47,6 @@ export function useVersioned<D, R extends Versioned<D>>(
     change,
     settle: (keep) => store.settle(id, keep),
     again: () => store.again(id),
+    flush: () => store.flush(id),
   };
 }

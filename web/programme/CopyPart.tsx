@@ -9,16 +9,20 @@ interface CopyPartProps {
   readonly id: string;
   /** Whose programme it is. */
   readonly playerId: string;
+  /** Waits until all changes of it are stored: what is copied is what is seen. */
+  readonly flush: () => Promise<void>;
 }
 
 /** The same weeks for other students, each with a programme of their own. */
-export function CopyPart({ id, playerId }: CopyPartProps) {
+export function CopyPart({ id, playerId, flush }: CopyPartProps) {
   const players = useQuery(playersQuery);
   const queries = useQueryClient();
   const [chosen, setChosen] = useState<string[]>([]);
   const copying = useMutation({
-    mutationFn: (copies: readonly { id: string; playerId: string }[]) =>
-      call('POST', `/programmes/${id}/copies`, { copies }),
+    mutationFn: async (copies: readonly { id: string; playerId: string }[]) => {
+      await flush();
+      return call('POST', `/programmes/${id}/copies`, { copies });
+    },
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: programmesQuery.queryKey });
       setChosen([]);

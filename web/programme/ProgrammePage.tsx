@@ -34,6 +34,7 @@ export function ProgrammePage() {
   const titleOf = (slug: string) =>
     drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
   const editable = viewer.role === 'coach';
+  const calendar = `/api/programmes/${id}/calendar.ics`;
   const today = dayjs().format('YYYY-MM-DD');
   const states = donePlanned(
     document.items,
@@ -70,7 +71,21 @@ export function ProgrammePage() {
                 size="sm"
               />
             )}
-            <Button component="a" href={`/api/programmes/${id}/calendar.ics`} download variant="default">
+            <Button
+              component="a"
+              href={calendar}
+              download
+              variant="default"
+              onClick={(event) => {
+                if (programme.saving === 'saved') return;
+                event.preventDefault();
+                void programme.flush().then(
+                  () => window.location.assign(calendar),
+                  // The line below says why it could not be stored.
+                  () => undefined,
+                );
+              }}
+            >
               Calendar file
             </Button>
             <Button variant="default" onClick={() => window.print()}>
@@ -168,7 +183,7 @@ export function ProgrammePage() {
                 />
               </Group>
             </section>
-            <CopyPart id={id} playerId={player.id} />
+            <CopyPart id={id} playerId={player.id} flush={programme.flush} />
           </>
         ) : (
           item === undefined && (

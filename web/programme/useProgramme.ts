@@ -40,6 +40,7 @@ export function useProgramme(id: string) {
     refusal: edited.refusal,
     settle: edited.settle,
     again: edited.again,
+    flush: edited.flush,
     change: (next: ProgrammeDocument) => {
       if (history !== undefined) go(change(history, next, undefined));
     },
