@@ -161,7 +161,7 @@ describe('other counts', () => {
     expect(rate.high).toBeCloseTo(0.65741 + 0.21571, 3);
   });
 
-  it('kicks give away four for each repeat and what the leave is worth', () => {
+  it('kicks give away four for each miss or foul and what the leave is worth', () => {
     const settings = {
       attempts: 3,
       penalty: 4,
@@ -172,9 +172,22 @@ describe('other counts', () => {
       [kick, { ...kick, repeats: 2, leave: 'half a chance' }, { ...kick, hit: false, leave: 'wide open' }],
       settings,
     );
-    expect(tally).toMatchObject({ value: 2 * 4 + 3 + 9, better: 'low', complete: true });
+    expect(tally).toMatchObject({ value: 2 * 4 + 3 + (4 + 9), better: 'low', complete: true });
     expect(tally.hits.share).toBeCloseTo(2 / 3, 12);
     expect(tally.legal.share).toBeCloseTo(2 / 3, 12);
+  });
+
+  it('of kicks no miss and no foul is free: missing every time is the worst round, not a perfect one', () => {
+    const leaveCosts = { 'nothing on': 0, 'half a chance': 4, 'wide open': 12 };
+    const hit = { hit: true, legal: true, repeats: 0, leave: 'nothing on' as const };
+    const value = (penalty: number, kick: typeof hit) =>
+      countKicks([kick, kick], { attempts: 2, penalty, leaveCosts }).value;
+    const missed = { ...hit, hit: false, legal: false };
+    const foul = { ...hit, legal: false };
+    expect([hit, foul, missed].map((kick) => value(4, kick))).toEqual([0, 8, 8]);
+    // Without a penalty the opponent has ball in hand, which is worth the best leave.
+    expect([hit, foul, missed].map((kick) => value(0, kick))).toEqual([0, 24, 24]);
+    expect(value(4, { ...missed, repeats: 3 })).toBe(2 * 4 * 4);
   });
 
   it('breaks are weighed: 2·balls + control + 2·layout, half after an in-off; dry is fewer than one ball', () => {

@@ -15,7 +15,7 @@ export interface KickAttempt {
 
 export interface KickSettings {
   readonly attempts: number;
-  /** Points that a called miss gives away. */
+  /** Points that a miss or a foul gives away, each time; 0 where it gives ball in hand instead. */
   readonly penalty: number;
   /** Points that a leave is worth to the opponent on average. */
   readonly leaveCosts: Readonly<Record<LeaveGrade, number>>;
@@ -26,13 +26,23 @@ export interface KickTally extends RoundResult {
   readonly legal: ShareInterval;
 }
 
-/** Points given away: the penalties over the repeats and what the leaves give. */
+/**
+ * What one attempt gives away, points: a penalty for each called miss and for a last one that misses or is a foul, and
+ * what the leave is worth; after a foul without a penalty the opponent has ball in hand, which is worth the best leave.
+ */
+function givenAway(
+  { hit, legal, repeats, leave }: KickAttempt,
+  { penalty, leaveCosts }: Pick<KickSettings, 'penalty' | 'leaveCosts'>,
+): number {
+  const foul = !hit || !legal;
+  const left = foul && penalty === 0 ? Math.max(...Object.values(leaveCosts)) : leaveCosts[leave];
+  return (repeats + (foul ? 1 : 0)) * penalty + left;
+}
+
+/** Points given away over the attempts: by misses and fouls, and by the leaves. */
 export function countKicks(attempts: readonly KickAttempt[], settings: KickSettings): KickTally {
   const counted = attempts.slice(0, settings.attempts);
-  const given = counted.reduce(
-    (sum, { repeats, leave }) => sum + repeats * settings.penalty + settings.leaveCosts[leave],
-    0,
-  );
+  const given = counted.reduce((sum, attempt) => sum + givenAway(attempt, settings), 0);
   return {
     value: given,
     unit: 'points',

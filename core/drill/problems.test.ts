@@ -5,6 +5,7 @@ import { COUNTING_METHODS } from '../records/drillText/counting.ts';
 import { TASK_KINDS } from '../records/drillText/task.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import { blankDrill, FIRST_SCORING, firstScoring, firstTask, nextStage, readDraft, slugOf } from './draft.ts';
+import { methodsOf } from './methodsOf.ts';
 import { problemsOf } from './problems.ts';
 import { roundProgress } from './round.ts';
 
@@ -40,6 +41,33 @@ describe('what keeps a drill from being used', () => {
       { targets: [{ kind: 'thickness', ball: '9', from: 0.4, to: 0.6 }] },
       'targets[0]',
       'no ball 9',
+    ],
+    [
+      'a ball that is placed and racked',
+      {
+        balls: named().balls.filter(({ id }) => id !== '2'),
+        rack: { kind: 'nine' },
+      },
+      'rack',
+      'ball 1 is placed and racked',
+    ],
+    [
+      'a ball that is placed and thrown',
+      {
+        thrown: {
+          balls: ['2', '3'],
+          area: { from: { along: 0.1, across: 0.1 }, to: { along: 0.9, across: 0.9 } },
+          apart: 1,
+        },
+      },
+      'thrown',
+      'ball 2 is thrown and placed',
+    ],
+    [
+      'a count of something else than the task asks for',
+      { scoring: FIRST_SCORING['break-score'] },
+      'scoring',
+      'break score does not count',
     ],
     ['no planned stroke', { plan: null }, 'plan', 'planned stroke'],
     ['nowhere to land', { task: firstTask('land', ['1']) }, 'targets', 'where the cue ball should stop'],
@@ -145,8 +173,17 @@ describe('a draft that was kept', () => {
 describe('a new drill', () => {
   it('can be counted in every way with the settings that it begins with', () => {
     for (const method of COUNTING_METHODS) {
-      const drill = named({ scoring: FIRST_SCORING[method] });
-      expect(drill.scoring.method).toBe(method);
+      const scoring = FIRST_SCORING[method];
+      expect(scoring.method).toBe(method);
+      // By the first kind of task that it belongs to; breaks are counted at snooker.
+      const table = method === 'break-points' ? 'snooker-12ft' : 'pool-9ft';
+      const { balls } = blankDrill(table);
+      const kind = TASK_KINDS.find((each) =>
+        methodsOf({ table, task: firstTask(each, ['1', '2']) }).includes(method),
+      );
+      if (kind === undefined) throw new Error(`${method} belongs to no task`);
+      const ids = balls.map(({ id }) => id).filter((id) => id !== 'cue');
+      const drill = named({ table, balls, scoring, task: firstTask(kind, ids) });
       expect(problemsOf(drill)).toEqual([]);
       expect(roundProgress(drill, 1, []).result.complete).toBe(false);
     }
@@ -162,7 +199,9 @@ describe('a new drill', () => {
     for (const kind of TASK_KINDS) {
       const task = firstTask(kind, ['1', '2']);
       expect(task.kind).toBe(kind);
-      expect(fields(named({ task })).filter((field) => field !== 'targets')).toEqual([]);
+      const [usual] = methodsOf({ table: 'pool-9ft', task });
+      const scoring = FIRST_SCORING[usual!];
+      expect(fields(named({ task, scoring })).filter((field) => field !== 'targets')).toEqual([]);
     }
   });
 

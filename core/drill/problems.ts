@@ -3,6 +3,8 @@ import { checkShot, InvalidShotError } from '../motion/validate.ts';
 import { drillSchema, type Drill, type Order } from '../records/drill.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
 import { buildTable } from '../table/table.ts';
+import { rackIds } from '../rack/rack.ts';
+import { methodsOf } from './methodsOf.ts';
 import { objectBalls } from './round.ts';
 import { CUE_BALL, layOut, resolvePlace } from './layout.ts';
 import { ballsOfSetUp, setUp } from './setUp.ts';
@@ -93,6 +95,38 @@ function ofNames(drill: Drill): readonly Problem[] {
     .map(({ field, id }) => ({ field, words: `${field}: there is no ball ${id}` }));
 }
 
+/** Balls that are set in two ways at once. */
+function ofDoubles({ balls, rack, thrown }: Drill): readonly Problem[] {
+  const placed = balls.map(({ id }) => id);
+  const racked = rack === null ? [] : rackIds(rack.kind);
+  return [
+    ...racked
+      .filter((id) => placed.includes(id))
+      .map((id) => ({ field: 'rack', words: `rack: ball ${id} is placed and racked` })),
+    ...(thrown?.balls ?? [])
+      .filter((id) => placed.includes(id) || racked.includes(id))
+      .map((id) => ({
+        field: 'thrown',
+        words: `thrown: ball ${id} is thrown and ${placed.includes(id) ? 'placed' : 'racked'}`,
+      })),
+  ];
+}
+
+/** Counts that the task does not give what they count. */
+function ofMethod(drill: Drill): readonly Problem[] {
+  const fitting = methodsOf(drill);
+  const words = (field: string, method: string) =>
+    `${field}: ${method.replaceAll('-', ' ')} does not count what this task asks for`;
+  return [
+    { field: 'scoring', method: drill.scoring.method },
+    ...drill.stages.flatMap(({ scoring }, i) =>
+      scoring === null ? [] : [{ field: `stages[${i}].scoring`, method: scoring.method }],
+    ),
+  ]
+    .filter(({ method }) => !fitting.includes(method))
+    .map(({ field, method }) => ({ field, words: words(field, method) }));
+}
+
 function ofScoring(drill: Drill): readonly Problem[] {
   const problems: Problem[] = [];
   if (drill.task.kind === 'position' && drill.plan === null) {
@@ -169,7 +203,13 @@ function ofTargets(drill: Drill): readonly Problem[] {
  * (see planShot). Nothing is said twice, and of layouts only when the text is in order.
  */
 export function problemsOf(drill: Drill): readonly Problem[] {
-  const text = [...ofText(drill), ...ofNames(drill), ...ofScoring(drill)];
+  const text = [
+    ...ofText(drill),
+    ...ofNames(drill),
+    ...ofDoubles(drill),
+    ...ofMethod(drill),
+    ...ofScoring(drill),
+  ];
   const layout = text.length > 0 ? [] : ofLayout(drill);
   const all = [...text, ...layout, ...(text.length + layout.length > 0 ? [] : ofTargets(drill))];
   return all.filter(({ words }, i) => all.findIndex((other) => other.words === words) === i);

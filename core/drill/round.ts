@@ -59,13 +59,11 @@ function required<T>(value: T | undefined, what: string): T {
   return value;
 }
 
-/** The object balls of a drill: those placed, those racked and those thrown. */
-export function objectBalls(drill: Drill): readonly string[] {
-  return [
-    ...drill.balls.filter((ball) => ball.id !== CUE_BALL).map((ball) => ball.id),
-    ...(drill.rack === null ? [] : rackIds(drill.rack.kind)),
-    ...(drill.thrown?.balls ?? []),
-  ];
+/** The object balls of a drill: those placed, those racked and those thrown; each once, also in an unfinished draft. */
+export function objectBalls(drill: Pick<Drill, 'balls' | 'rack' | 'thrown'>): readonly string[] {
+  const placed = drill.balls.filter((ball) => ball.id !== CUE_BALL).map((ball) => ball.id);
+  const racked = drill.rack === null ? [] : rackIds(drill.rack.kind);
+  return [...new Set([...placed, ...racked, ...(drill.thrown?.balls ?? [])])];
 }
 
 /**

@@ -72,4 +72,53 @@ describe('advice after a round', () => {
     ]);
     expect(advice).toMatchObject({ kind: 'rung', reason: 'the next round begins with 4 balls' });
   });
+
+  const result = (value: number, maximum: number) =>
+    ({ value, maximum, better: 'high', complete: true, censored: false }) as const;
+  const played = (value: number, maximum: number, ...attempts: boolean[]): PlayedRound => ({
+    stage: 1,
+    ladderStart: 0,
+    result: result(value, maximum),
+    attempts: attempts.map((done) => ({ done })),
+  });
+  const Y = true;
+  const N = false;
+
+  it('of a streak speaks of the attempts that were made, not of the longest run', () => {
+    const streak = atStage(drillOf('double-two'), 1);
+    // Every second one is made: the run is 1 of 12, which is no 8 %.
+    const half = played(1, 12, Y, N, Y, N, Y, N, Y, N, Y, N, Y, N);
+    expect(adviceAfter(streak, 1, [half, half, half])).toMatchObject({
+      kind: 'stay',
+      reason: '50 % done in the last 36 attempts: once more at this stage',
+    });
+  });
+
+  it('of a ladder by single balls speaks of how far it was climbed', () => {
+    const drill = drillOf('cast-and-clear');
+    const ladder = atStage(drill, 1);
+    if (ladder.scoring.method !== 'ladder-by-single') throw new Error('no ladder');
+    const { top, start } = ladder.scoring;
+    // The ladder follows the player: every second rack is cleared whether it goes well or badly.
+    const climbed = (value: number) => played(value, top, Y, N, Y, N, Y, N);
+    const advice = (value: number) =>
+      adviceAfter(ladder, 1, [climbed(value), climbed(value), climbed(value)]);
+    expect(advice(top).kind).toMatch(/stage up|harder/);
+    expect(advice(start)).toMatchObject({ kind: 'stay' });
+    expect(advice(start - 1).kind).toMatch(/stage back|easier/);
+    expect(advice(start).reason).toContain(
+      `up to ${String(start)} of ${String(top)} balls in the last 3 rounds`,
+    );
+  });
+
+  it('of breaks takes only clearances for a stage passed, and a low break for nothing', () => {
+    const breaks = atStage(drillOf('three-red-break'), 1);
+    const low = played(9, 51, N, N, N, N, N);
+    expect(adviceAfter(breaks, 1, [low, low, low])).toMatchObject({
+      kind: 'stay',
+      reason: 'a best break of 9 and 0 cleared in the last 15 visits: once more at this stage',
+    });
+    const cleared = played(51, 51, Y, Y, Y, Y, Y);
+    expect(adviceAfter(breaks, 1, [cleared, cleared]).kind).toMatch(/stage up|harder/);
+  });
 });

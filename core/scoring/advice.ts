@@ -30,12 +30,100 @@ const FAILED = 0.3;
 /** Standard normal quantile of the agreed confidence: 80 % one-sided. */
 const Z = 0.8416;
 
-/** How much of a round was done, of 1: what points it got of the most, or how many attempts were made. */
-function shareOf({ result, attempts }: PlayedRound): { readonly done: number; readonly of: number } {
-  if (result.better === 'high' && result.maximum !== null && result.maximum > 0 && attempts.length > 0) {
-    return { done: (result.value / result.maximum) * attempts.length, of: attempts.length };
+/** So many of so many. */
+interface Share {
+  readonly done: number;
+  readonly of: number;
+}
+
+/** What rounds of a stage tell about it: shares that speak for a stage up and for one back, and what is said of them. */
+interface Evidence {
+  readonly passed: Share;
+  /** What is not failed: a stage back is proposed where even this is rare. Undefined where nothing speaks for it. */
+  readonly held: Share | undefined;
+  readonly shown: string;
+}
+
+const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0);
+const percent = ({ done, of }: Share) => `${Math.round((100 * done) / of)} %`;
+const times = (count: number, one: string) => (count === 1 ? `the last ${one}` : `the last ${count} ${one}s`);
+
+/** By the share of the points, or balls, that were to be had. */
+function byPoints(rounds: readonly PlayedRound[], what: string): Evidence {
+  const of = sum(rounds.map(({ attempts }) => attempts.length));
+  const done = sum(
+    rounds.map(({ result, attempts }) => (result.value / (result.maximum ?? Infinity)) * attempts.length),
+  );
+  const share = { done, of };
+  return {
+    passed: share,
+    held: share,
+    shown: `${percent(share)} of the ${what} in ${times(of, 'attempt')}`,
+  };
+}
+
+/** By the share of attempts that were done. */
+function byAttempts(rounds: readonly PlayedRound[]): Evidence {
+  const attempts = rounds.flatMap((round) => round.attempts);
+  const share = { done: attempts.filter(({ done }) => done).length, of: attempts.length };
+  return { passed: share, held: share, shown: `${percent(share)} done in ${times(share.of, 'attempt')}` };
+}
+
+/**
+ * A ladder by single balls follows the player, so that about every second attempt is done whoever plays: what tells is
+ * how far it was climbed.
+ */
+function bySingleLadder(
+  rounds: readonly PlayedRound[],
+  { start, top }: { readonly start: number; readonly top: number },
+): Evidence {
+  const reached = (balls: number) => ({
+    done: rounds.filter(({ result }) => result.value >= balls).length,
+    of: rounds.length,
+  });
+  const best = Math.max(...rounds.map(({ result }) => result.value));
+  return {
+    passed: reached(top),
+    held: reached(start),
+    shown: `up to ${best} of ${top} balls in ${times(rounds.length, 'round')}`,
+  };
+}
+
+/** Of breaks only clearances tell that a layout has become too easy; a low one has many reasons. */
+function byBreaks(rounds: readonly PlayedRound[]): Evidence {
+  const visits = rounds.flatMap((round) => round.attempts);
+  const cleared = visits.filter(({ done }) => done).length;
+  const best = Math.max(...rounds.map(({ result }) => result.value));
+  return {
+    passed: { done: cleared, of: visits.length },
+    held: undefined,
+    shown: `a best break of ${best} and ${cleared} cleared in ${times(visits.length, 'visit')}`,
+  };
+}
+
+/** What some rounds of one stage tell, by what the method counts. */
+function evidenceOf({ scoring }: Drill, rounds: readonly PlayedRound[]): Evidence {
+  switch (scoring.method) {
+    case 'zone-points':
+    case 'graded-contact':
+    case 'break-score':
+      return byPoints(rounds, 'points');
+    case 'balls-made':
+      return byPoints(rounds, 'balls');
+    case 'ladder-by-single':
+      return bySingleLadder(rounds, scoring);
+    case 'break-points':
+      return byBreaks(rounds);
+    case 'attempts-to-clear':
+    case 'lives':
+    case 'ladder-by-racks':
+    case 'clear-or-restart':
+    case 'success-rate':
+    case 'kick':
+    case 'call-it':
+    case 'streak':
+      return byAttempts(rounds);
   }
-  return { done: attempts.filter(({ done }) => done).length, of: attempts.length };
 }
 
 /** Something that makes a stage harder or easier without another stage. */
@@ -77,21 +165,16 @@ export function adviceAfter(drill: Drill, stage: number, rounds: readonly Played
     };
   }
   const recent = rounds.filter((round) => round.stage === stage).slice(-ROUNDS);
-  let [done, of] = [0, 0];
-  for (const round of recent) {
-    const share = shareOf(round);
-    done += share.done;
-    of += share.of;
+  if (recent.every(({ attempts }) => attempts.length === 0)) {
+    return { kind: 'stay', stage, reason: 'nothing was played at this stage yet' };
   }
-  if (of === 0) return { kind: 'stay', stage, reason: 'nothing was played at this stage yet' };
-  const { low, high } = wilson(Math.round(done), of, Z);
-  const shown = `${Math.round((100 * done) / of)} % in the last ${of} attempts`;
-  if (low >= PASSED) {
+  const { passed, held, shown } = evidenceOf(drill, recent);
+  if (wilson(Math.round(passed.done), passed.of, Z).low >= PASSED) {
     return stage < drill.stages.length
       ? { kind: 'stage up', stage: stage + 1, reason: `${shown}: one stage up` }
       : { kind: 'harder', stage, reason: `${shown}: ${changeAtTheEnd(drill, true)}` };
   }
-  if (high <= FAILED) {
+  if (held !== undefined && wilson(Math.round(held.done), held.of, Z).high <= FAILED) {
     return stage > 1
       ? { kind: 'stage back', stage: stage - 1, reason: `${shown}: one stage back` }
       : { kind: 'easier', stage, reason: `${shown}: ${changeAtTheEnd(drill, false)}` };

@@ -77,6 +77,10 @@ const world = describeAccess('people', {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/results`,
   },
+  'GET /api/players/:id/call-rounds': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/call-rounds`,
+  },
   'GET /api/players/:id/calls': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/calls`,

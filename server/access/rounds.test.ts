@@ -60,6 +60,11 @@ const world = describeAccess(
       path: (w) => `/api/rounds/${w.round}/end`,
       body: () => ({ endedAt: '2026-11-24T12:10:00Z', early: true }),
     },
+    'POST /api/rounds/:id/reopen': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/reopen`,
+      body: () => ({}),
+    },
   },
   async (w) => {
     await send(w.test.app, 'PUT', `/api/rounds/${w.round}`, { cookie: w.club.player, body: roundOf(w) });
@@ -83,4 +88,21 @@ it('does not let a player score for another, or on another club’s table', asyn
   });
   expect(elsewhere.status).toBe(404);
   expect(await elsewhere.json()).toMatchObject({ error: { field: 'tableId' } });
+});
+
+it('takes what somebody else entered only from them, whoever is signed in on the device by now', async () => {
+  const { test, club } = world();
+  const change = (person: string) =>
+    test.app.request(`/api/rounds/${world().round}/under-way`, {
+      method: 'PUT',
+      headers: {
+        cookie: club.player,
+        'content-type': 'application/json',
+        origin: 'http://localhost',
+        'x-jolly-person': person,
+      },
+      body: JSON.stringify({ log: null, at: '2026-11-24T12:00:00Z' }),
+    });
+  expect((await change(club.otherId)).status).toBe(401);
+  expect((await change(club.playerId)).status).toBe(200);
 });

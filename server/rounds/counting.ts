@@ -7,6 +7,7 @@ import type { Round, RoundSummary } from '../../core/records/round.ts';
 import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import type { NewAttempt } from '../../core/records/storedAttempt.ts';
 import { UncountableError } from '../../core/scoring/countAttempt.ts';
+import { offCloth } from '../../core/scoring/offCloth.ts';
 import { sumRound } from '../../core/scoring/roundSums.ts';
 import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
@@ -17,8 +18,6 @@ import { planFor, revisionOf } from '../drills/plans.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import type { PlayedTable } from '../tables/states.ts';
 
-/** A tap may be a little off the cloth, metres. */
-const TAP_SLACK = 0.002;
 /** Rounds without an end of their own are not longer than this. */
 const MOST_ATTEMPTS = 100;
 
@@ -97,21 +96,10 @@ export function requirePlayable(entry: StoredDrill, stage: number, { table }: Pl
   }
 }
 
-/** Refuses landings beside the cloth; a ball in the jaws is marked at its edge. */
+/** @throws Refusal for a landing beside the cloth */
 export function requireOnCloth({ log }: Pick<NewAttempt, 'log'>, { table }: PlayedTable): void {
-  const inset = table.preset.cueBallRadius - TAP_SLACK;
-  log.shots.forEach(({ landing }, i) => {
-    if (landing === null) return;
-    for (const [axis, size] of [
-      ['x', table.length],
-      ['y', table.width],
-    ] as const) {
-      if (landing[axis] < inset || landing[axis] > size - inset) {
-        const field = `log.shots[${String(i)}].landing.${axis}`;
-        throw new Refusal(400, `${field} is off the table`, field);
-      }
-    }
-  });
+  const field = offCloth(log, table.preset);
+  if (field !== undefined) throw new Refusal(400, `log.${field} is off the table`, `log.${field}`);
 }
 
 /** Checks an attempt against its round and counts it: what it came to, and how far from the plan it ended. */

@@ -6,6 +6,7 @@ import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { hashPassword } from '../auth/password.ts';
 import { digestOfCode, newSignInCode } from '../auth/signInCode.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { callRoundsOf } from '../players/callRounds.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
@@ -172,6 +173,12 @@ export function playerRoutes(deps: Dependencies) {
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
     const { from, to } = periodOf(undefined, deps.now());
     return c.json(await nextDrillsOf(deps.pool, { clubId: viewer.clubId, id: player.id }, { from, to }));
+  });
+
+  app.get('/:id/call-rounds', async (c) => {
+    const viewer = c.get('viewer');
+    const player = await visiblePlayer(deps, viewer, c.req.param('id'));
+    return c.json(await callRoundsOf(deps.pool, viewer.clubId, player.id));
   });
 
   app.get('/:id/calls', async (c) => {

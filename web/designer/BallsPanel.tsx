@@ -1,17 +1,13 @@
 import { Button, Group, NumberInput, Text } from '@mantine/core';
 import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { sharePlace } from '../../core/drill/snapPlace.ts';
-import type { Drill, PlaceText } from '../../core/records/drill.ts';
+import type { PlaceText } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { BallButtons } from '../table/BallButtons.tsx';
-import { addBall, freeNames, placeBall, removeBall, shown, type Part } from './edits.ts';
+import { addBall, offeredNames, placeBall, removeBall, shown, type Part } from './edits.ts';
+import type { PanelProps } from './panel.ts';
 import { TargetList } from './TargetList.tsx';
 import { ThrowForm } from './ThrowForm.tsx';
-
-export interface PanelProps {
-  readonly drill: Drill;
-  readonly edit: (drill: Drill, step?: string) => void;
-}
 
 interface BallsPanelProps extends PanelProps {
   readonly part: Part;
@@ -27,9 +23,6 @@ function placeWords(at: PlaceText): string {
   if ('beside' in at) return `against the ${at.beside}`;
   return 'share' in at ? 'in proportion to the table' : 'in metres';
 }
-
-/** How many names are offered at once. */
-const OFFERED = 12;
 
 /** The balls of the drill: which is in hand, where it lies, more and fewer of them; targets and throws. */
 export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanelProps) {
@@ -81,21 +74,19 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
         <Text size="sm" c="dimmed">
           Put on
         </Text>
-        {freeNames(drill)
-          .slice(0, OFFERED)
-          .map((id) => (
-            <Button
-              key={id}
-              size="compact-xs"
-              variant="default"
-              onClick={() => {
-                edit(addBall(drill, id));
-                onSelect(id);
-              }}
-            >
-              {id === CUE_BALL ? 'cue ball' : id}
-            </Button>
-          ))}
+        {offeredNames(drill).map((id) => (
+          <Button
+            key={id}
+            size="compact-xs"
+            variant="default"
+            onClick={() => {
+              edit(addBall(drill, id));
+              onSelect(id);
+            }}
+          >
+            {id === CUE_BALL ? 'cue ball' : id}
+          </Button>
+        ))}
       </Group>
       <ThrowForm drill={drill} edit={edit} />
       <TargetList drill={drill} edit={edit} />

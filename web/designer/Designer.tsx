@@ -37,6 +37,8 @@ interface DesignerProps {
   readonly kept: Draft | undefined;
 }
 
+const TITLE_TAKEN = { field: 'slug', words: 'title: another drill has this one already' };
+
 /** How many things that are missing are told at once. */
 const SHOWN = 4;
 
@@ -68,7 +70,10 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
     void keepDraft(draftName, { drill, basedOn, at }).then(() => setKeptAt(at));
   }, [draftName, drill, basedOn, start]);
 
-  const problems = problemsOf(drill);
+  const listed = useQuery(drillsQuery);
+  // A drill that is saved already keeps its name.
+  const taken = basedOn === null && (listed.data ?? []).some(({ document }) => document.slug === drill.slug);
+  const problems = [...problemsOf(drill), ...(taken ? [TITLE_TAKEN] : [])];
   const missing = problemsInWords(problems);
   const ready = problems.length === 0;
   const stage = part === 'base' ? drill.stages.length : part;

@@ -11,7 +11,7 @@ import { cushionWords, strokeWords } from '../words/strokeWords.ts';
 import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 
 interface PlanFromRouteProps extends Pick<PanelProps, 'edit'> {
   readonly drill: Drill;

@@ -1,6 +1,6 @@
 import { Button, Group, Text, TextInput } from '@mantine/core';
 import type { Drill } from '../../core/records/drill.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 
 const MOST = 4;
 

@@ -8,7 +8,7 @@ import {
   type Drill,
 } from '../../core/records/drill.ts';
 import { capital } from '../words/vocabulary.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 import { OneOf } from '../controls/fields.tsx';
 import { ScoringForm } from './ScoringForm.tsx';
 

@@ -1,7 +1,8 @@
 import { Group, NumberInput } from '@mantine/core';
 import { firstScoring } from '../../core/drill/draft.ts';
+import { methodsOf } from '../../core/drill/methodsOf.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import { COUNTING_METHODS, scoringSchema } from '../../core/records/drillText/counting.ts';
+import { scoringSchema } from '../../core/records/drillText/counting.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { capital } from '../words/vocabulary.ts';
 import { ListField, OneOf } from '../controls/fields.tsx';
@@ -37,6 +38,8 @@ interface ScoringFormProps {
 /** How the round is counted: the method, then its settings, each by what it is. */
 export function ScoringForm({ drill, onChange }: ScoringFormProps) {
   const { scoring } = drill;
+  const methods = methodsOf(drill);
+  const offered = methods.includes(scoring.method) ? methods : [...methods, scoring.method];
   // The settings of fourteen methods are of four kinds; the schema takes only what fits the method.
   const put = (change: Readonly<Record<string, unknown>>) => {
     const next = { ...scoring, ...change };
@@ -58,7 +61,7 @@ export function ScoringForm({ drill, onChange }: ScoringFormProps) {
       <OneOf
         label="Counted by"
         value={scoring.method}
-        values={COUNTING_METHODS}
+        values={offered}
         onChange={(method) => onChange(firstScoring(method, drill))}
       />
       <Group gap={8} align="end">

@@ -2,7 +2,7 @@ import { Button, Group, NumberInput, Stack, Text, TextInput } from '@mantine/cor
 import { nextStage } from '../../core/drill/draft.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 import { withStage, type Part } from './edits.ts';
 import { ConditionChips } from './RulesPanel.tsx';
 

@@ -2,7 +2,7 @@ import { Button, Group, Text } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { toDegrees, toRadians } from '../../core/math/angle.ts';
 import { StrokePanel } from '../planner/StrokePanel.tsx';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 import type { Shot } from '../../core/motion/shot.ts';
 import { PlanFromRoute } from './PlanFromRoute.tsx';
 import { RouteList } from './RouteList.tsx';

@@ -1,7 +1,7 @@
 import { Button, Group, NumberInput, Text, Title } from '@mantine/core';
 import { objectBalls } from '../../core/drill/round.ts';
 import type { Drill, Target } from '../../core/records/drill.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 import { BallField } from '../controls/fields.tsx';
 
 const WORDS: Readonly<Record<Target['kind'], string>> = {

@@ -1,10 +1,11 @@
 import { Group, NumberInput, Stack } from '@mantine/core';
-import { firstTask } from '../../core/drill/draft.ts';
+import { firstScoring, firstTask } from '../../core/drill/draft.ts';
+import { methodsOf } from '../../core/drill/methodsOf.ts';
 import { objectBalls } from '../../core/drill/round.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { CUSHION_SIDES } from '../../core/records/drillText/places.ts';
 import { QUESTIONS, TASK_KINDS, type TaskKind } from '../../core/records/drillText/task.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 import { BallField, ListField, OneOf, PocketField } from '../controls/fields.tsx';
 
 type Task = Drill['task'];
@@ -57,6 +58,19 @@ function firstOrder(kind: Order['kind'], balls: readonly string[]): Order {
   }
 }
 
+/** Another kind of task, with a count that belongs to it. */
+function withTask(drill: Drill, kind: TaskKind): Drill {
+  const next = { ...drill, family: FAMILY_OF[kind], task: firstTask(kind, objectBalls(drill)) };
+  const methods = methodsOf(next);
+  const fits = (scoring: Drill['scoring'] | null) => scoring === null || methods.includes(scoring.method);
+  const [usual] = methods;
+  return {
+    ...next,
+    scoring: fits(next.scoring) || usual === undefined ? next.scoring : firstScoring(usual, next),
+    stages: next.stages.map((stage) => (fits(stage.scoring) ? stage : { ...stage, scoring: null })),
+  };
+}
+
 /** What is asked: which kind of task, and what belongs to it. */
 export function TaskPanel({ drill, edit }: PanelProps) {
   const { task } = drill;
@@ -70,7 +84,7 @@ export function TaskPanel({ drill, edit }: PanelProps) {
         values={kinds}
         onChange={(words) => {
           const kind = TASK_KINDS.find((each) => KIND_WORDS[each] === words) ?? 'position';
-          edit({ ...drill, family: FAMILY_OF[kind], task: firstTask(kind, objectBalls(drill)) });
+          edit(withTask(drill, kind));
         }}
       />
       <TaskFields drill={drill} task={task} put={put} />

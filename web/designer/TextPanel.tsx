@@ -3,7 +3,7 @@ import { CAUTIONS, SCHOOLS, SKILLS } from '../../core/records/drill.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { capital } from '../words/vocabulary.ts';
-import type { PanelProps } from './BallsPanel.tsx';
+import type { PanelProps } from './panel.ts';
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: capital(value) }));
 const tables = PRESET_IDS.map((id) => ({ value: id, label: TABLE_PRESETS[id].name }));

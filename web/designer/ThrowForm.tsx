@@ -1,8 +1,7 @@
 import { NumberInput, Group, Select } from '@mantine/core';
-import type { PanelProps } from './BallsPanel.tsx';
-import { freeNames } from './edits.ts';
+import type { PanelProps } from './panel.ts';
+import { freeNames, racksFor, withRack } from './edits.ts';
 
-const RACKS = ['nine', 'eight', 'eight on the spot', 'reds'] as const;
 /** Where balls are thrown when nothing else is said: all of the cloth but its edges. */
 const AREA = { from: { along: 0.08, across: 0.12 }, to: { along: 0.92, across: 0.88 } };
 const APART = 1;
@@ -46,12 +45,16 @@ export function ThrowForm({ drill, edit }: PanelProps) {
         w={150}
         clearable
         placeholder="none"
-        data={[...RACKS]}
+        data={[...new Set([...racksFor(drill), ...(rack === null ? [] : [rack.kind])])]}
         value={rack?.kind ?? null}
-        onChange={(value) => {
-          const kind = RACKS.find((each) => each === value);
-          edit({ ...drill, rack: kind === undefined ? null : { kind } });
-        }}
+        onChange={(value) =>
+          edit(
+            withRack(
+              drill,
+              racksFor(drill).find((each) => each === value),
+            ),
+          )
+        }
       />
     </Group>
   );

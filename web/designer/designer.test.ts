@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { blankDrill } from '../../core/drill/draft.ts';
 import { layOut } from '../../core/drill/layout.ts';
+import { objectBalls } from '../../core/drill/round.ts';
 import { problemsOf } from '../../core/drill/problems.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
@@ -11,16 +12,21 @@ import {
   drawnPolygon,
   drawnTarget,
   freeNames,
+  offeredNames,
   placeBall,
   placeFor,
+  racksFor,
   removeBall,
   shown,
+  withRack,
   withTitle,
 } from './edits.ts';
 import { change, redo, startHistory, undo } from '../controls/history.ts';
 
 const POOL = TABLE_PRESETS['pool-9ft'];
 const drill: Drill = { ...blankDrill('pool-9ft'), title: 'Slack water', slug: 'slack-water', purpose: 'x' };
+const AREA = { from: { along: 0.1, across: 0.1 }, to: { along: 0.9, across: 0.9 } };
+
 function placeOf(of: Drill, id: string) {
   const ball = layOut(of, POOL).find((each) => each.id === id);
   if (ball === undefined) throw new Error(`no ball ${id}`);
@@ -119,6 +125,38 @@ describe('a change of a drill', () => {
     const colours = freeNames({ ...drill, table: 'snooker-12ft', balls: [] });
     expect(colours.slice(0, 3)).toEqual(['cue', 'red', 'red 2']);
     expect(colours).toContain('black');
+  });
+
+  it('racks balls that were placed, and gives them back to nobody: each stands once', () => {
+    const leaning = placeBall(addBall(drill, '3'), 'base', '3', { beside: '1', towardsDeg: 30, gapMm: 0 });
+    const more = addBall(leaning, '12');
+    const racked = withRack(more, 'nine');
+    expect(racked.balls.map(({ id }) => id)).toEqual(['cue', '12']);
+    expect(objectBalls(racked)).toHaveLength(10);
+    expect(problemsOf(racked)).toEqual([]);
+    expect(withRack(racked, undefined).rack).toBeNull();
+    const thrown = { balls: ['4', '13'], area: AREA, apart: 0 };
+    expect(withRack({ ...drill, thrown }, 'nine').thrown?.balls).toEqual(['13']);
+    expect(withRack({ ...drill, thrown: { ...thrown, balls: ['4'] } }, 'nine').thrown).toBeNull();
+    expect(freeNames(racked)).toEqual(['10', '11', '13', '14', '15']);
+  });
+
+  it('at snooker offers every colour and the next red, and no red beside racked ones', () => {
+    const snooker: Drill = {
+      ...blankDrill('snooker-12ft'),
+      title: 'Slack water',
+      slug: 'slack-water',
+      purpose: 'x',
+    };
+    const rest = ['yellow', 'green', 'brown', 'pink', 'black'];
+    expect(offeredNames(snooker)).toEqual(['red 2', ...rest]);
+    const racked = withRack(addBall(snooker, 'red 2'), 'reds');
+    expect(racked.balls.map(({ id }) => id)).toEqual(['cue', 'blue']);
+    expect(offeredNames(racked)).toEqual(rest);
+    expect(racksFor(snooker)).toEqual(['reds']);
+    expect(racksFor(drill)).not.toContain('reds');
+    const whole = rest.reduce((before, id) => addBall(before, id), racked);
+    expect(objectBalls(whole)).toHaveLength(21);
   });
 
   it('draws targets in which the places count through which they were drawn', () => {

@@ -1,7 +1,9 @@
 import { sharePlace, snapPlace } from '../../core/drill/snapPlace.ts';
 import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { slugOf } from '../../core/drill/draft.ts';
+import { objectBalls } from '../../core/drill/round.ts';
 import { atStage } from '../../core/drill/stage.ts';
+import { rackIds, type RackKind } from '../../core/rack/rack.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill, PlaceText, Target } from '../../core/records/drill.ts';
 import { CUSHION_SIDES, type CushionSide } from '../../core/records/drillText/places.ts';
@@ -49,6 +51,8 @@ export function placeFor(drill: Drill, part: Part, id: string, wanted: Point, sn
   return snapPlace(wanted, preset, radius, before);
 }
 
+const isRed = (id: string) => id.startsWith('red');
+
 /** Names that a ball more can have on a drill's table. */
 export function freeNames(drill: Drill): readonly string[] {
   const numbers = Array.from({ length: 15 }, (_, i) => String(i + 1));
@@ -56,8 +60,36 @@ export function freeNames(drill: Drill): readonly string[] {
   const colours = ['yellow', 'green', 'brown', 'blue', 'pink', 'black'];
   const all =
     TABLE_PRESETS[drill.table].markings === 'colours' ? [...reds.slice(0, 15), ...colours] : numbers;
-  const taken = [...drill.balls.map((ball) => ball.id), ...(drill.thrown?.balls ?? [])];
-  return [CUE_BALL, ...all].filter((id) => !taken.includes(id));
+  const taken = [CUE_BALL, ...objectBalls(drill)];
+  const onCue = drill.balls.some(({ id }) => id === CUE_BALL) ? [] : [CUE_BALL];
+  const redsRacked = drill.rack?.kind === 'reds';
+  return [...onCue, ...all.filter((id) => !taken.includes(id) && !(redsRacked && isRed(id)))];
+}
+
+/** The names that are offered for a ball more: of the reds, which are alike, the next one. */
+export function offeredNames(drill: Drill): readonly string[] {
+  const free = freeNames(drill);
+  const nextRed = free.find(isRed);
+  return free.filter((id) => !isRed(id) || id === nextRed);
+}
+
+/** The racks that a table has a spot for. */
+export function racksFor(drill: Drill): readonly RackKind[] {
+  return TABLE_PRESETS[drill.table].markings === 'colours'
+    ? ['reds']
+    : ['nine', 'eight', 'eight on the spot'];
+}
+
+/** With a rack, or without one: the balls that stand in it are no longer placed or thrown by themselves. */
+export function withRack(drill: Drill, kind: RackKind | undefined): Drill {
+  if (kind === undefined) return { ...drill, rack: null };
+  const racked = rackIds(kind);
+  const inRack = (id: string) => racked.includes(id) || (kind === 'reds' && isRed(id));
+  const placed = drill.balls.map(({ id }) => id).filter(inRack);
+  const cleared = placed.reduce((before, id) => removeBall(before, 'base', id), drill);
+  const balls = (drill.thrown?.balls ?? []).filter((id) => !inRack(id));
+  const thrown = drill.thrown === null || balls.length === 0 ? null : { ...drill.thrown, balls };
+  return { ...cleared, thrown, rack: { kind } };
 }
 
 /** A ball more, in the middle of the table or on a free place beside it. */

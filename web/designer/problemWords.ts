@@ -3,6 +3,7 @@ import type { Problem } from '../../core/drill/problems.ts';
 /** How the fields of a file are called on this screen. */
 const NAMES: readonly (readonly [RegExp, string])[] = [
   [/^stages\[(\d+)\]\.bands/, 'the bands of stage $1'],
+  [/^stages\[(\d+)\]\.scoring/, 'the count of stage $1'],
   [/^stages\[(\d+)\]\.title/, 'the title of stage $1'],
   [/^stages\[(\d+)\]/, 'stage $1'],
   [/^task\.next\.ball/, 'the next ball'],
@@ -15,6 +16,9 @@ const NAMES: readonly (readonly [RegExp, string])[] = [
   [/^purpose/, 'what it is for'],
   [/^skills/, 'what it trains'],
   [/^scoring\.(\w+)/, 'the count’s $1'],
+  [/^scoring/, 'the count'],
+  [/^rack/, 'the rack'],
+  [/^thrown/, 'the throw'],
   [/^slug/, 'the title'],
   [/^title/, 'the title'],
 ];

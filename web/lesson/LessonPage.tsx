@@ -12,7 +12,7 @@ import { Loading } from '../controls/Loading.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { BlockCard } from './BlockCard.tsx';
 import { BlockList } from './BlockList.tsx';
-import { currentBlock, endLesson } from './lessonDraft.ts';
+import { currentBlock, endLesson, goOn } from './lessonDraft.ts';
 import { LessonSummary } from './LessonSummary.tsx';
 import { useLesson } from './useLesson.ts';
 import { SavingNotice } from '../controls/SavingNotice.tsx';
@@ -68,6 +68,7 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
 
   async function archive(archived: boolean) {
     await call('PUT', `/lessons/${lesson.id}/archived`, { archived });
+    // The lesson's own entry begins with the same key.
     await queries.invalidateQueries({ queryKey: lessonsQuery.queryKey });
   }
 
@@ -101,13 +102,13 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
             </Button>
           )}
           {editable && document.endedAt !== null && (
-            <Button variant="default" onClick={() => onChange({ ...document, endedAt: null })}>
+            <Button variant="default" onClick={() => onChange(goOn(document))}>
               Go on with it
             </Button>
           )}
-          {editable && document.startedAt === null && (
-            <Button variant="subtle" onClick={() => void archive(true)}>
-              Put away
+          {editable && (document.startedAt === null || lesson.archived) && (
+            <Button variant="subtle" onClick={() => void archive(!lesson.archived)}>
+              {lesson.archived ? 'Bring back' : 'Put away'}
             </Button>
           )}
         </Group>

@@ -22,6 +22,7 @@ export function LessonsPage() {
     return <Loading what="the lessons" error={error} />;
   }
   const here = lessons.data.filter(({ archived }) => !archived);
+  const away = lessons.data.filter(({ archived }) => archived);
   const today = dayjs().format('YYYY-MM-DD');
   const nameOf = (id: string) => players.data.find((player) => player.id === id)?.name ?? 'somebody';
   const groups = [
@@ -58,6 +59,7 @@ export function LessonsPage() {
             </section>
           ),
         )}
+        {away.length > 0 && <PutAway lessons={away} />}
       </Stack>
       <NewLesson
         players={players.data.filter(({ archived }) => !archived)}
@@ -66,6 +68,42 @@ export function LessonsPage() {
         today={today}
       />
     </div>
+  );
+}
+
+/** Lessons that were put away; each can be brought back. */
+function PutAway({ lessons }: { readonly lessons: readonly Lesson[] }) {
+  const queries = useQueryClient();
+  const bringing = useMutation({
+    mutationFn: (id: string) => call('PUT', `/lessons/${id}/archived`, { archived: false }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: lessonsQuery.queryKey }),
+  });
+  return (
+    <details className="card">
+      <summary>
+        {lessons.length === 1 ? '1 lesson was put away' : `${lessons.length} lessons were put away`}
+      </summary>
+      {lessons.map(({ id, document }) => (
+        <Group key={id} justify="space-between" mt={6}>
+          <Link to={`/lesson/${id}`}>
+            {document.title}, {dayjs(document.day).format('D MMM')}
+          </Link>
+          <Button
+            size="xs"
+            variant="default"
+            loading={bringing.isPending && bringing.variables === id}
+            onClick={() => bringing.mutate(id)}
+          >
+            Bring back
+          </Button>
+        </Group>
+      ))}
+      {bringing.isError && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          Not brought back: {bringing.error.message}.
+        </Text>
+      )}
+    </details>
   );
 }
 

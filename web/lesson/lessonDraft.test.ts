@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
 import { clockWords } from '../controls/BlockClock.tsx';
-import { begin, currentBlock, endLesson, moveBlock, withBlock } from './lessonDraft.ts';
+import { begin, currentBlock, endLesson, goOn, moveBlock, withBlock } from './lessonDraft.ts';
 
 const IDS = [
   '00000000-0000-4000-8000-000000000001',
@@ -32,6 +32,16 @@ const [ONE = '', TWO = '', THREE = ''] = IDS;
 const at = (minute: number) => `2026-11-24T18:${String(minute).padStart(2, '0')}:00.000Z`;
 
 describe('a lesson while it is given', () => {
+  it('that is gone on with lets the block run again that ended with it, and no other', () => {
+    const second = begin(begin(lesson, ONE, at(0)), TWO, at(12));
+    const ended = endLesson(second, at(20));
+    const again = goOn(ended);
+    expect(again.endedAt).toBeNull();
+    expect(again.blocks.map(({ endedAt }) => endedAt)).toEqual([at(12), null, null]);
+    // What it came to follows: the minutes of the block are those to its last end.
+    expect(endLesson(again, at(45)).blocks[1]).toMatchObject({ startedAt: at(12), endedAt: at(45) });
+  });
+
   it('begins with its first block; the next one ends the one that runs', () => {
     const first = begin(lesson, ONE, at(0));
     expect(first).toMatchObject({ startedAt: at(0), blocks: [{ startedAt: at(0), endedAt: null }, {}, {}] });

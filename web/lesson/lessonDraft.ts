@@ -36,6 +36,17 @@ export function endLesson(document: LessonDocument, at: string): LessonDocument 
   };
 }
 
+/** Goes on with a lesson that was ended; the block that ended with it runs again. */
+export function goOn(document: LessonDocument): LessonDocument {
+  return {
+    ...document,
+    endedAt: null,
+    blocks: document.blocks.map((block) =>
+      block.endedAt !== null && block.endedAt === document.endedAt ? { ...block, endedAt: null } : block,
+    ),
+  };
+}
+
 export function moveBlock(document: LessonDocument, id: string, by: -1 | 1): LessonDocument {
   const from = document.blocks.findIndex((block) => block.id === id);
   const to = from + by;

@@ -1,7 +1,7 @@
 import { useCallback, useState, type ReactNode } from 'react';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
-import { ChangeDialog } from './ChangeDialog.tsx';
+import { ChangeDialog } from './change/ChangeDialog.tsx';
 import { AttemptStrip } from './AttemptStrip.tsx';
 import { ConflictList } from './ConflictList.tsx';
 import { EndDialog } from './EndDialog.tsx';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { attemptWords } from './attemptWords.ts';
+import { CONTACT_GRADES } from '../../core/counting/gradedContact.ts';
+import { attemptSign, attemptWords } from './attemptWords.ts';
 
 describe('an attempt in words', () => {
   it.each([
@@ -30,5 +31,26 @@ describe('an attempt in words', () => {
     expect(attemptWords({ done: true, grade: 'thin', kick: { ...kick, repeats: 2 } })).toBe(
       'thin, after 2 more, leaves nothing on',
     );
+  });
+});
+
+describe('an attempt as a sign', () => {
+  const sign = (counted: Parameters<typeof attemptSign>[0]['counted']) =>
+    attemptSign({ counted, outcome: counted.done ? 'potted' : 'missed' });
+
+  it('of a clearance is a tick, its points where it has some, or the balls before the fault', () => {
+    expect(sign({ done: true, balls: 3, points: 0, penalty: 0 })).toBe('✓');
+    expect(sign({ done: true, balls: 6, points: 27 })).toBe('27');
+    expect(sign({ done: false, balls: 2, points: 0 })).toBe('2');
+  });
+
+  it('of a landing is its points, also when a pot earned none', () => {
+    expect(sign({ done: true, points: 0 })).toBe('0');
+    expect(sign({ done: false, points: 0 })).toBe('×');
+  });
+
+  it('tells every way of meeting a ball from every other', () => {
+    const signs = CONTACT_GRADES.map((grade) => sign({ done: grade !== 'miss', grade }));
+    expect(new Set(signs).size).toBe(CONTACT_GRADES.length);
   });
 });

@@ -1,3 +1,4 @@
+import type { ContactGrade } from '../../core/counting/gradedContact.ts';
 import type { AttemptOutcome } from '../../core/drill/round.ts';
 
 /** What came of an attempt, in a few words: what its drill counts, or whether it was done. */
@@ -29,6 +30,15 @@ export function attemptWords({
   return done ? 'made' : 'missed';
 }
 
+/** How a ball was met: thick and thin begin alike and are told by their third letter. */
+const GRADE_SIGNS: Readonly<Record<ContactGrade, string>> = {
+  full: 'F',
+  thick: 'Thk',
+  thin: 'Thn',
+  'cushion first': 'C',
+  miss: '×',
+};
+
 /** What came of an attempt in a sign or a number: a cross for a miss, a ring for a lost cue ball. */
 export function attemptSign({
   counted,
@@ -40,9 +50,10 @@ export function attemptSign({
   const { done, balls, points, grade, kick, opening } = counted;
   if (opening !== undefined) return String(opening.balls);
   if (kick !== undefined) return kick.hit ? '✓' : '×';
-  if (grade !== undefined) return grade === 'miss' ? '×' : grade.charAt(0).toUpperCase();
+  if (grade !== undefined) return GRADE_SIGNS[grade];
   if (outcome === 'in-off') return '○';
-  if (points !== undefined && (done || points > 0)) return String(points);
+  // A clearance may earn points or none; a landing that was made may earn nothing.
+  if (points !== undefined && (points > 0 || (done && balls === undefined))) return String(points);
   if (balls !== undefined && !done) return String(balls);
   return done ? '✓' : '×';
 }

@@ -203,3 +203,40 @@ export async function noteAttempt(db: Database, attempt: StoredAttempt): Promise
     [...columnsOf(attempt), attempt.id],
   );
 }
+
+/** A call of an attempt: of which drill's text, and whether it was right. */
+export interface CallOfRound {
+  readonly drillOwner: string;
+  readonly drill: string;
+  readonly revision: number;
+  readonly right: boolean;
+}
+
+interface CallRow extends RowDataPacket {
+  drill_owner: string;
+  drill: string;
+  revision: number;
+  is_right: number;
+}
+
+/** The standing calls of a player's rounds, the newest first. */
+export async function listCallsOfRounds(
+  db: Database,
+  clubId: string,
+  playerId: string,
+): Promise<readonly CallOfRound[]> {
+  const [rows] = await db.execute<CallRow[]>(
+    `SELECT r.drill_owner, r.drill, r.revision,
+       JSON_VALUE(a.counted, '$.call.called') = JSON_VALUE(a.counted, '$.call.computed') AS is_right
+     FROM rounds r JOIN attempts a ON a.round_id = r.id AND a.standing = 1
+     WHERE r.club_id = ? AND r.player_id = ? AND JSON_EXISTS(a.counted, '$.call.called')
+     ORDER BY a.played_at DESC, a.id`,
+    [clubId, playerId],
+  );
+  return rows.map((row) => ({
+    drillOwner: row.drill_owner,
+    drill: row.drill,
+    revision: row.revision,
+    right: row.is_right === 1,
+  }));
+}

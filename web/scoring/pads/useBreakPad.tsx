@@ -33,10 +33,16 @@ type Habits = Pick<BreakLog, 'rack' | 'rackBy' | 'cue' | 'aim' | 'pace'>;
 type Seen = Omit<BreakLog, keyof Habits | 'from'>;
 
 const NO_HABITS: Habits = { rack: null, rackBy: null, cue: null, aim: null, pace: null };
-const FIRST: Seen = {
-  balls: 0,
-  control: 2,
-  layout: 2,
+/** A break of which nothing is told yet: balls, control and layout are null until somebody says them. */
+interface Telling extends Omit<Seen, 'balls' | 'control' | 'layout'> {
+  readonly balls: number | null;
+  readonly control: number | null;
+  readonly layout: number | null;
+}
+const FIRST: Telling = {
+  balls: null,
+  control: null,
+  layout: null,
   inOff: false,
   wing: null,
   first: null,
@@ -47,6 +53,13 @@ const FIRST: Seen = {
 };
 const GRADES = [0, 1, 2, 3];
 const GRADE_KEYS = { control: ['a', 's', 'd', 'g'], layout: ['h', 'j', 'k', 'l'] } as const;
+
+/** The break once balls, control and layout are said. */
+function toldOf(telling: Telling): Seen | undefined {
+  const { balls, control, layout } = telling;
+  if (balls === null || control === null || layout === null) return undefined;
+  return { ...telling, balls, control, layout };
+}
 
 function habitsFrom(text: string | undefined): Habits {
   try {
@@ -78,17 +91,19 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
   });
   const [seen, setSeen] = useState(FIRST);
   const [from, setFrom] = useState<Point | null>(null);
-  const put = (change: Partial<Seen>) => setSeen({ ...seen, ...change });
+  const put = (change: Partial<Telling>) => setSeen({ ...seen, ...change });
+  const told = toldOf(seen);
   const putHabit = (change: Partial<Habits>) => setHabits({ ...habits, ...change });
   const keep = () => {
+    if (told === undefined) return;
     actions.enter(
       logOf({
         entered: {
           ...NOTHING_ENTERED,
-          done: !seen.inOff && seen.balls > 0,
-          opening: { ...habits, ...seen, from },
+          done: !told.inOff && told.balls > 0,
+          opening: { ...habits, ...told, from },
         },
-        shots: [{ ...BLANK_SHOT, inOff: seen.inOff }],
+        shots: [{ ...BLANK_SHOT, inOff: told.inOff }],
       }),
     );
     setSeen(FIRST);
@@ -118,13 +133,22 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
     run: () => put({ inOff: !seen.inOff }),
     chosen: seen.inOff,
   };
-  const save: PadAction = { key: 'Enter', label: 'Keep this break', run: keep, main: true };
+  const save: PadAction = {
+    key: 'Enter',
+    label: 'Keep this break',
+    run: keep,
+    main: true,
+    disabled: told === undefined,
+  };
   const control = graded('control');
   const layout = graded('layout');
   const pockets = POCKET_NAMES.map((name) => ({ value: name, label: pocketWords(name, vocabulary) }));
   return {
     actions: [...down, ...control, ...layout, ...wings, lost, save],
-    hint: 'A tap on the cloth marks where the cue ball was broken from.',
+    hint:
+      told === undefined
+        ? 'Say how many balls are down, how the cue ball was kept and what lies on.'
+        : 'A tap on the cloth marks where the cue ball was broken from.',
     onTap: (place) => setFrom(onCloth(place, table)),
     marks: from === null ? undefined : <LandingMark at={from} strong />,
     buttons: (

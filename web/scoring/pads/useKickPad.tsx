@@ -10,14 +10,15 @@ import type { Pad } from './pad.ts';
 import { PadButton, PadRow } from './PadButton.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
 
+/** What is told of a kick; how it was met and what it leaves are null until somebody says it. */
 interface KickDraft {
-  readonly grade: ContactGrade;
+  readonly grade: ContactGrade | null;
   readonly legal: boolean;
   readonly repeats: number;
-  readonly leave: LeaveGrade;
+  readonly leave: LeaveGrade | null;
 }
 
-const FIRST: KickDraft = { grade: 'full', legal: true, repeats: 0, leave: 'nothing on' };
+const FIRST: KickDraft = { grade: null, legal: true, repeats: 0, leave: null };
 const MOST_REPEATS = 20;
 
 /** Hit and how thick, legal or not, what it leaves, and how often the miss was called and it was played again. */
@@ -26,9 +27,11 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
   const put = (change: Partial<KickDraft>) => setDraft({ ...draft, ...change });
   const { scoring } = course.counting.drill;
   const penalty = scoring.method === 'kick' ? scoring.penalty : 0;
-  const hit = draft.grade !== 'miss';
+  const hit = draft.grade !== null && draft.grade !== 'miss';
+  const told = draft.grade !== null && draft.leave !== null;
   const keep = () => {
     const { grade, legal, repeats, leave } = draft;
+    if (grade === null || leave === null) return;
     actions.enter(
       logOf({
         entered: {
@@ -44,7 +47,7 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
   const grades = CONTACT_GRADES.map((grade, i): PadAction => ({
     key: String(i + 1),
     label: capital(grade),
-    run: () => put({ grade, legal: grade !== 'miss' && draft.legal }),
+    run: () => put({ grade }),
     chosen: draft.grade === grade,
   }));
   const leaves = LEAVE_GRADES.map((leave, i): PadAction => ({
@@ -55,7 +58,12 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
   }));
   const legality: readonly PadAction[] = [
     { key: 'l', label: 'Legal', run: () => put({ legal: true }), chosen: hit && draft.legal, disabled: !hit },
-    { key: 'k', label: 'Foul', run: () => put({ legal: false }), chosen: !hit || !draft.legal },
+    {
+      key: 'k',
+      label: 'Foul',
+      run: () => put({ legal: false }),
+      chosen: draft.grade === 'miss' || (hit && !draft.legal),
+    },
   ];
   const repeats: readonly PadAction[] = [
     {
@@ -70,10 +78,14 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
       disabled: draft.repeats === 0,
     },
   ];
-  const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true };
+  const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true, disabled: !told };
   return {
     actions: [...grades, ...legality, ...leaves, ...repeats, save],
-    hint: `Each called miss gives ${penalty} away.`,
+    hint: !told
+      ? 'Say how the ball was met and what it leaves.'
+      : penalty > 0
+        ? `Each miss or foul gives ${penalty} away.`
+        : 'A miss or a foul gives ball in hand: the best leave there is.',
     buttons: (
       <div className="scoring-rows">
         <PadRow label="Hit" actions={grades} />
