@@ -1,3 +1,5 @@
+import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
+import type { PocketName } from '../table/pockets.ts';
 import { toRadians } from '../math/angle.ts';
 import { distance, type Point } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -70,18 +72,22 @@ function meetings(events: readonly ShotEvent[]): string {
     .join(' ');
 }
 
-function paceStopsOf(shot: Shot, planned: ShotResult, objectId: string): readonly PaceStop[] {
+function paceStopsOf(
+  shot: Shot,
+  planned: ShotResult,
+  task: { readonly object: string; readonly pocket: PocketName },
+): readonly PaceStop[] {
   const wanted = meetings(planned.events);
   const steps = Math.round((PACE_HIGH - PACE_LOW) / PACE_STEP);
   return Array.from({ length: steps + 1 }, (_, i) => {
     const factor = PACE_LOW + i * PACE_STEP;
     const result = simulate({ ...shot, strike: { ...shot.strike, speed: shot.strike.speed * factor } });
     const cue = result.rest.find((ball) => ball.id === CUE_BALL);
-    const object = result.rest.find((ball) => ball.id === objectId);
     return {
       factor,
       at: { x: cue?.x ?? 0, y: cue?.y ?? 0 },
-      asPlanned: cue?.pocket === null && object?.pocket !== null && meetings(result.events) === wanted,
+      asPlanned:
+        outcomeOfShot(result.rest, CUE_BALL, task) === 'potted' && meetings(result.events) === wanted,
     };
   });
 }
@@ -109,7 +115,7 @@ export function planShot(drill: PositionDrill, table: Table): PlannedShot {
   const { shot, result } = aim;
   const cue = result.rest.find((ball) => ball.id === CUE_BALL);
   const next = result.rest.find((ball) => ball.id === task.next.ball);
-  if (cue === undefined || cue.pocket !== null || next === undefined || next.pocket !== null) {
+  if (cue === undefined || !isOnTable(cue) || next === undefined || !isOnTable(next)) {
     throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);
   }
   const landing = { x: cue.x, y: cue.y };
@@ -123,6 +129,6 @@ export function planShot(drill: PositionDrill, table: Table): PlannedShot {
     arrival: arrivalOf(path, contact, landing, shot.strike.direction),
     window: positionWindow(table, nextBall, task.next.pocket, drill.scoring.windowLevel),
     next: { ball: nextBall, mouth: pocketNamed(table, task.next.pocket).mouth },
-    paceStops: paceStopsOf(shot, result, task.pot),
+    paceStops: paceStopsOf(shot, result, { object: task.pot, pocket: task.pocket }),
   };
 }

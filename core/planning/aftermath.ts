@@ -6,6 +6,7 @@ import type { ExecutionError } from '../player/levels.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import { createRandom, type Random } from '../random/random.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import { isOnTable, outcomeOfShot, type ShotOutcome } from '../shot/outcome.ts';
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
@@ -34,7 +35,7 @@ export interface Aims extends CueingOptions {
 
 /** How one execution left the table. */
 export interface Aftermath {
-  readonly outcome: 'potted' | 'missed' | 'in-off';
+  readonly outcome: ShotOutcome;
   readonly landing: Point;
   /** Chance of the next pot from there; 0 unless potted. */
   readonly next: number;
@@ -52,7 +53,7 @@ export function leftOnTable(
 ): readonly BallOnTable[] {
   return balls.flatMap((ball, i) => {
     const at = rest[i];
-    return at === undefined || at.pocket !== null || at.offTable ? [] : [{ ...ball, x: at.x, y: at.y }];
+    return at === undefined || !isOnTable(at) ? [] : [{ ...ball, x: at.x, y: at.y }];
   });
 }
 
@@ -64,19 +65,18 @@ export function aftermathOf(shot: Shot, aims: Aims): Aftermath {
   if (cue === undefined || object === undefined) {
     throw new RangeError(`aftermathOf: there is no ball ${aims.task.object}`);
   }
-  const potted = object.pocket === aims.task.pocket;
   const disturbed = rest.some((at, i) => {
     if (at === cue || at === object) return false;
     const from = shot.balls[i];
-    return at.pocket !== null || at.offTable || (from !== undefined && distance(at, from) > MOVED);
+    return !isOnTable(at) || (from !== undefined && distance(at, from) > MOVED);
   });
   const landing = { x: cue.x, y: cue.y };
-  if (cue.pocket !== null || cue.offTable) return { outcome: 'in-off', landing, next: 0, disturbed };
-  if (!potted) return { outcome: 'missed', landing, next: 0, disturbed };
+  const outcome = outcomeOfShot(rest, cue.id, aims.task);
+  if (outcome !== 'potted') return { outcome, landing, next: 0, disturbed };
   const next = disturbed
     ? bestNext(shot.table, leftOnTable(shot.balls, rest), shot.strike.ball, aims)
     : chanceAt(aims.window, landing);
-  return { outcome: 'potted', landing, next, disturbed };
+  return { outcome, landing, next, disturbed };
 }
 
 /** The best wanted pot on a table as it lies, for shots that moved what the window was computed with. */
@@ -96,6 +96,7 @@ export interface Assessment {
   /** Standard error of `chance`. */
   readonly chanceError: number;
   readonly potted: ShareInterval;
+  /** The cue ball fell, or a ball left the table. */
   readonly inOff: ShareInterval;
   /** Potted, and on the next ball with the confidence that was asked for. */
   readonly on: ShareInterval;
@@ -115,7 +116,7 @@ export function assess(landings: readonly Aftermath[], confidence: number): Asse
     chance: mean,
     chanceError: Math.sqrt(variance / n),
     potted: count(({ outcome }) => outcome === 'potted'),
-    inOff: count(({ outcome }) => outcome === 'in-off'),
+    inOff: count(({ outcome }) => outcome === 'in-off' || outcome === 'lost'),
     on: count(({ next }) => next >= confidence),
     disturbed: count((each) => each.disturbed),
     landings,

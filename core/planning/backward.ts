@@ -1,3 +1,4 @@
+import { isOnTable } from '../shot/outcome.ts';
 import { distance, type Point } from '../math/point.ts';
 import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -65,7 +66,7 @@ function nearness(away: number, room: number): number {
 /** How well a played stroke does what is wanted, 0…1. */
 export function fulfils(wanted: WantedWay, result: ShotResult, cueId: string): number {
   const rest = result.rest.find(({ id }) => id === cueId);
-  if (rest === undefined || rest.pocket !== null || rest.offTable) return 0;
+  if (rest === undefined || !isOnTable(rest)) return 0;
   switch (wanted.kind) {
     case 'place':
       return nearness(distance(rest, wanted.at), wanted.room);

@@ -1,3 +1,4 @@
+import { ballLost } from '../shot/outcome.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { executed } from '../player/execute.ts';
@@ -146,7 +147,7 @@ function lookClosely(
       if (still && open.has(other) && !before.has(other)) freed.set(other, (freed.get(other) ?? 0) + 1);
       if (still && !open.has(other) && before.has(other)) spoiled.set(other, (spoiled.get(other) ?? 0) + 1);
     }
-    if (cue === undefined) inOff++;
+    if (cue === undefined || ballLost(rest)) inOff++;
     else if (made) {
       potted++;
       const lines = potLines(table, objects, aims.wanted.balls, acceptanceNear, aims.wanted.pockets);

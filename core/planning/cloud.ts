@@ -4,12 +4,13 @@ import type { Shot } from '../motion/shot.ts';
 import { executed } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
+import { outcomeOfShot, type ShotOutcome } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
 
 /** How one execution of a planned stroke ended. */
 export interface Execution {
-  readonly outcome: 'potted' | 'missed' | 'in-off';
-  /** Where the cue ball came to rest; meaningless after an in-off. */
+  readonly outcome: ShotOutcome;
+  /** Where the cue ball came to rest; meaningless when it fell or was lost. */
   readonly landing: Point;
 }
 
@@ -23,13 +24,8 @@ export interface PotTask {
 export function playOnce(shot: Shot, task: PotTask): Execution {
   const { rest } = simulate(shot, { events: false });
   const cue = rest.find((ball) => ball.id === shot.strike.ball);
-  const object = rest.find((ball) => ball.id === task.object);
-  if (cue === undefined || object === undefined) {
-    throw new RangeError(`playOnce: the shot has no ball ${shot.strike.ball} or ${task.object}`);
-  }
-  const landing = { x: cue.x, y: cue.y };
-  if (cue.pocket !== null) return { outcome: 'in-off', landing };
-  return { outcome: object.pocket === task.pocket ? 'potted' : 'missed', landing };
+  if (cue === undefined) throw new RangeError(`playOnce: the shot has no ball ${shot.strike.ball}`);
+  return { outcome: outcomeOfShot(rest, shot.strike.ball, task), landing: { x: cue.x, y: cue.y } };
 }
 
 /**

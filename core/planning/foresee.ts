@@ -4,6 +4,7 @@ import { executed } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { inOffMargin, type InOffMargin } from '../shot/inOff.ts';
+import { cueBallGone } from '../shot/outcome.ts';
 import { passingGap } from '../shot/passing.ts';
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
 
@@ -42,7 +43,7 @@ function shareOf(
   return wilson(times, count);
 }
 
-/** Whether the cue ball falls: verdict from many executions, margin from the planned one. */
+/** Whether the cue ball falls, or leaves the table: verdict from many executions, margin from the planned one. */
 export function foreseeInOff(
   shot: Shot,
   error: ExecutionError,
@@ -50,8 +51,12 @@ export function foreseeInOff(
   seed: number,
 ): Foresight & { readonly pocket: InOffMargin['pocket'] | undefined } {
   const margin = inOffMargin(shot);
-  const share = shareOf(shot, error, count, seed, ({ rest }) =>
-    rest.some((ball) => ball.id === shot.strike.ball && ball.pocket !== null),
+  const share = shareOf(
+    shot,
+    error,
+    count,
+    seed,
+    ({ rest }) => cueBallGone(rest, shot.strike.ball) !== undefined,
   );
   return {
     verdict: verdictOf(share.share),
@@ -61,7 +66,7 @@ export function foreseeInOff(
   };
 }
 
-/** Whether the cue ball, after its first hit, passes a ball without touching it. */
+/** Whether the cue ball, after its first hit, passes a ball without touching it and stays on the table. */
 export function foreseePass(
   shot: Shot,
   obstacle: BallOnTable,
@@ -75,7 +80,8 @@ export function foreseePass(
     error,
     count,
     seed,
-    ({ events }) =>
+    ({ events, rest }) =>
+      cueBallGone(rest, shot.strike.ball) !== 'lost' &&
       !events.some(
         (event) =>
           event.kind === 'ball-ball' &&

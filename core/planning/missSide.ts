@@ -1,4 +1,5 @@
 import type { Shot } from '../motion/shot.ts';
+import { ballLost } from '../shot/outcome.ts';
 import { wrapAngle } from '../math/angle.ts';
 import { simulate } from '../motion/simulate.ts';
 import { executed } from '../player/execute.ts';
@@ -62,10 +63,10 @@ export function missSides(
     const left = leftOnTable(shot.balls, rest);
     const at = left.find(({ id }) => id === cue.id);
     const objects = left.filter(({ id }) => id !== cue.id);
-    // An in-off gives the opponent the cue ball in hand.
-    const lines = at === undefined ? [] : potLines(shot.table, objects, wanted, acceptanceNear);
-    const best =
-      at === undefined ? 1 : (potOptions(shot.table, at, lines, objects, aims.error)[0]?.chance ?? 0);
+    // An in-off, or a ball off the table, gives the opponent the cue ball in hand.
+    const foul = at === undefined || ballLost(rest);
+    const lines = foul ? [] : potLines(shot.table, objects, wanted, acceptanceNear);
+    const best = foul ? 1 : (potOptions(shot.table, at, lines, objects, aims.error)[0]?.chance ?? 0);
     leaves[side].push(best);
   }
   const sum = (values: readonly number[]): MissedTo => ({

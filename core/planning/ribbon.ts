@@ -3,10 +3,19 @@ import type { BallOnTable } from '../motion/shot.ts';
 import type { Table } from '../table/table.ts';
 import type { Aims } from './aftermath.ts';
 import { viewOf, type PotLine } from './potOptions.ts';
-import type { Stop } from './stops.ts';
+import type { Stop, StopState } from './stops.ts';
 import { cueBallAt } from './windowAmong.ts';
 
-export const RIBBON_STATES = ['on', 'backup ball', 'rest', 'hidden', 'off', 'in-off', 'missed'] as const;
+export const RIBBON_STATES = [
+  'on',
+  'backup ball',
+  'rest',
+  'hidden',
+  'off',
+  'in-off',
+  'lost',
+  'missed',
+] as const;
 /**
  * What a stop leaves: on the ball that is named first; on another of those wanted; on one, but with the rest; all hidden;
  * no chance worth the name; the cue ball falls; the pot is missed.
@@ -22,6 +31,13 @@ export interface RibbonPiece {
   readonly points: readonly Point[];
 }
 
+type Placeless = 'in-off' | 'lost' | 'missed';
+
+/** Whether a state has a place on the cloth that a line can be drawn through. */
+export function hasPlace<S extends StopState | RibbonState>(state: S): state is Exclude<S, Placeless> {
+  return state !== 'in-off' && state !== 'lost' && state !== 'missed';
+}
+
 function stateAt(
   table: Table,
   stop: Stop,
@@ -29,7 +45,7 @@ function stateAt(
   objects: readonly BallOnTable[],
   aims: Aims,
 ): RibbonState {
-  if (stop.state === 'in-off' || stop.state === 'missed') return stop.state;
+  if (!hasPlace(stop.state)) return stop.state;
   const cue = cueBallAt(table, stop.at);
   let [hidden, seen] = [0, 0];
   const on: { readonly ball: string; readonly rest: boolean }[] = [];
@@ -68,7 +84,7 @@ export function ribbonOf(
       pieces[pieces.length - 1] = { ...last, to: stop.factor, points: [...last.points, stop.at] };
     } else {
       // Stretches meet, so that the line has no gaps; a fall or a miss has no place that joins on.
-      const joins = last !== undefined && last.state !== 'in-off' && last.state !== 'missed';
+      const joins = last !== undefined && hasPlace(last.state);
       const begin = joins ? last.points.slice(-1) : [];
       pieces.push({ state, from: stop.factor, to: stop.factor, points: [...begin, stop.at] });
     }

@@ -14,10 +14,10 @@ export interface Stop {
   readonly next: number;
 }
 
-export const STOP_STATES = ['on', 'less likely', 'off', 'in-off', 'missed'] as const;
+export const STOP_STATES = ['on', 'less likely', 'off', 'in-off', 'lost', 'missed'] as const;
 /**
  * On the next ball; a chance below the wanted one but more than half of it; no chance worth the name; the cue ball
- * falls; the ball does not.
+ * falls; a ball leaves the table; the ball does not fall.
  */
 export type StopState = (typeof STOP_STATES)[number];
 

@@ -1,3 +1,4 @@
+import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import { toRadians } from '../math/angle.ts';
 import type { Point } from '../math/point.ts';
 import type { Shot, ShotEvent, Strike } from '../motion/shot.ts';
@@ -128,11 +129,11 @@ export function strokeCurves(shot: Shot, { object, pocket }: PotTask, sizes: Exe
       }
       const { rest, events } = simulate({ ...shot, strike });
       const at = rest.find(({ id }) => id === cue);
-      const played = at?.pocket === null && !at.offTable;
+      const played = at !== undefined && isOnTable(at);
       return {
         z,
         at: { x: at?.x ?? 0, y: at?.y ?? 0 },
-        potted: rest.some((ball) => ball.id === object && ball.pocket === pocket),
+        potted: outcomeOfShot(rest, cue, { object, pocket }) === 'potted',
         asPlanned: played && meetings(events, cue) === wanted,
         played,
       };

@@ -21,7 +21,11 @@ describe('what a player’s rounds tell about the errors', () => {
     const assumed = executionErrorOf('regular', 'pool');
     const random = createRandom(12);
     const task = { object: drill.task.pot, pocket: drill.task.pocket };
-    const played = Array.from({ length: 200 }, () => playOnce(executed(planned.shot, real, random), task));
+    const played = Array.from({ length: 200 }, () => {
+      const { outcome, landing } = playOnce(executed(planned.shot, real, random), task);
+      // A coach notes a ball that left the table as a lost cue ball.
+      return { landing, outcome: outcome === 'lost' ? ('in-off' as const) : outcome };
+    });
     const { error, shots, landings } = fitExecution(observedShots(drill, planned, played), assumed);
     expect(shots).toBe(200);
     expect(landings).toBeGreaterThan(100);

@@ -1,7 +1,7 @@
 import type { Point } from '../math/point.ts';
 import { chanceAt, type PositionWindow } from '../planning/window.ts';
 import { pointsForChance, type Band } from '../counting/bands.ts';
-import type { Outcome } from '../records/storedAttempt.ts';
+import type { ShotOutcome } from '../shot/outcome.ts';
 
 /**
  * Zone points of one shot: by the band of the window in which the cue ball rests; none when the pot was missed
@@ -9,7 +9,7 @@ import type { Outcome } from '../records/storedAttempt.ts';
  * @param landing where the cue ball stopped, metres; required after a pot, without it the shot earns nothing
  */
 export function zonePoints(
-  outcome: Outcome,
+  outcome: ShotOutcome,
   landing: Point | null,
   window: PositionWindow,
   bands: readonly Band[],

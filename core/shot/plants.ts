@@ -1,3 +1,4 @@
+import { isOnTable } from './outcome.ts';
 import { toDegrees } from '../math/angle.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { borderOf } from '../math/roots.ts';
@@ -74,7 +75,7 @@ export function solvePlant(plant: Plant, stroke: StrokePlan): PlantWay | undefin
     offset,
     side: Math.abs(offset) < FULL ? 'full' : offset > 0 ? 'left' : 'right',
     toleranceDeg: toDegrees(0.5 * (range.high - range.low)),
-    landing: at === undefined || at.pocket !== null || at.offTable ? undefined : { x: at.x, y: at.y },
+    landing: at === undefined || !isOnTable(at) ? undefined : { x: at.x, y: at.y },
   };
 }
 

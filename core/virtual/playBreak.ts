@@ -1,3 +1,4 @@
+import { ballLost } from '../shot/outcome.ts';
 import { bearing, distance } from '../math/point.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -77,7 +78,8 @@ export function playBreak(player: VirtualPlayer, plan: Shot): AttemptOutcome {
   const left = leftOnTable(plan.balls, rest);
   const cue = left.find(({ id }) => id === CUE_BALL);
   const objects = left.filter((ball) => ball !== cue);
-  const balls = plan.balls.length - 1 - objects.length;
+  const balls = rest.filter(({ id, pocket }) => id !== CUE_BALL && pocket !== null).length;
+  const foul = cue === undefined || ballLost(rest);
   const away =
     cue === undefined ? Infinity : distance(cue, { x: table.length / 2, y: table.width / 2 }) / table.width;
   const open = new Set(
@@ -90,13 +92,13 @@ export function playBreak(player: VirtualPlayer, plan: Shot): AttemptOutcome {
   );
   const share = objects.length === 0 ? 1 : open.size / objects.length;
   return {
-    done: balls > 0 && cue !== undefined,
+    done: balls > 0 && !foul,
     balls,
     opening: {
       balls,
       control: CONTROL.filter((limit) => away <= limit).length,
       layout: LAYOUT.filter((limit) => share >= limit).length,
-      inOff: cue === undefined,
+      inOff: foul,
     },
   };
 }

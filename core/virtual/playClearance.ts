@@ -136,11 +136,13 @@ export function playOn(
     }
     const shot = executed(chosen.shot, player.error, player.random);
     const result = simulate(shot);
-    const gone = result.rest.filter((ball) => ball.pocket !== null || ball.offTable).map(({ id }) => id);
+    const gone = result.rest.filter(({ pocket }) => pocket !== null).map(({ id }) => id);
+    // A ball off the table is a foul like a lost cue ball; it comes back to its place.
+    const off = result.rest.filter(({ offTable }) => offTable).map(({ id }) => id);
     const meant = { cue: CUE_BALL, object: chosen.ball, pocket: chosen.pocket, lastPocket };
     const played = {
       potted: gone.filter((id) => id !== CUE_BALL),
-      inOff: gone.includes(CUE_BALL),
+      inOff: gone.includes(CUE_BALL) || off.length > 0,
       broken: brokenConditions(drill.conditions, result, meant),
     };
     attempt = playShot(rules, attempt, played);
@@ -152,7 +154,7 @@ export function playOn(
     left = respotted(
       after.filter(({ id }) => id !== CUE_BALL),
       start.home,
-      attempt.respot,
+      [...attempt.respot, ...off.filter((id) => id !== CUE_BALL)],
       stopped,
     );
     cueBall =

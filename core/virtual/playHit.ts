@@ -1,3 +1,4 @@
+import { ballLost } from '../shot/outcome.ts';
 import type { ContactGrade } from '../counting/gradedContact.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { positionAt } from '../motion/path.ts';
@@ -174,12 +175,13 @@ export function playHit(
     const after = leftOnTable(plan.balls, result.rest);
     const cue = after.find(({ id }) => id === plan.strike.ball);
     const objects = after.filter((ball) => ball !== cue);
-    const leave = cue === undefined ? 'wide open' : leaveGrade(bestLeft(player, cue, objects, task.target));
-    const done = met && cue !== undefined && (task.kind === 'kick' ? hit.legal : leave === 'nothing on');
+    const foul = cue === undefined || ballLost(result.rest);
+    const leave = foul ? 'wide open' : leaveGrade(bestLeft(player, cue, objects, task.target));
+    const done = met && !foul && (task.kind === 'kick' ? hit.legal : leave === 'nothing on');
     return {
       done,
       grade: gradeOf(task, hit),
-      kick: { hit: met, legal: met && hit.legal && cue !== undefined, repeats, leave },
+      kick: { hit: met, legal: met && hit.legal && !foul, repeats, leave },
     };
   }
 }

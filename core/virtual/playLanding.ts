@@ -1,3 +1,4 @@
+import { ballLost, isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
@@ -31,10 +32,10 @@ const ROUGH = 1e-6;
 export function landingPoints(shot: Shot, drill: Drill, task: LandTask): number {
   const result = simulate(shot);
   const cue = result.rest.find(({ id }) => id === shot.strike.ball);
-  if (cue === undefined || cue.pocket !== null || cue.offTable) return 0;
+  if (cue === undefined || !isOnTable(cue) || ballLost(result.rest)) return 0;
   if (task.pot !== null) {
     const { ball, pocket } = task.pot;
-    if (!result.rest.some((each) => each.id === ball && each.pocket === pocket)) return 0;
+    if (outcomeOfShot(result.rest, cue.id, { object: ball, pocket }) !== 'potted') return 0;
     const meant = { cue: cue.id, object: ball, pocket, lastPocket: undefined };
     if (brokenConditions(drill.conditions, result, meant).length > 0) return 0;
   }

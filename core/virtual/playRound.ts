@@ -1,3 +1,5 @@
+import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
+import type { PocketName } from '../table/pockets.ts';
 import { playOnce } from '../planning/cloud.ts';
 import { executed } from '../player/execute.ts';
 import { executionErrorOf, type LevelName } from '../player/levels.ts';
@@ -60,12 +62,11 @@ function playPot(
   player: VirtualPlayer,
   plan: Shot | undefined,
   ball: string,
-  pocket: string,
+  pocket: PocketName,
 ): AttemptOutcome {
   if (plan === undefined) return { done: false };
   const { rest } = simulate(executed(plan, player.error, player.random));
-  const fell = rest.some((each) => each.id === ball && each.pocket === pocket);
-  return { done: fell && rest.every(({ id, pocket: gone }) => id !== CUE_BALL || gone === null) };
+  return { done: outcomeOfShot(rest, CUE_BALL, { object: ball, pocket }) === 'potted' };
 }
 
 function plain(speed: number) {
@@ -162,7 +163,7 @@ function openedRack(
     const { rest } = simulate(shot, { events: false });
     const opened = objects.flatMap((ball) => {
       const at = rest.find(({ id }) => id === ball.id);
-      return at === undefined || at.pocket !== null || at.offTable ? [] : [{ ...ball, x: at.x, y: at.y }];
+      return at === undefined || !isOnTable(at) ? [] : [{ ...ball, x: at.x, y: at.y }];
     });
     if (opened.length === objects.length) return opened;
   }

@@ -1,3 +1,4 @@
+import { isOnTable } from '../shot/outcome.ts';
 import { distance, type Point } from '../math/point.ts';
 import { pathAfterHit } from '../judgement/pose/path.ts';
 import type { Shot } from '../motion/shot.ts';
@@ -143,7 +144,7 @@ function sideOf(table: Table, cutDeg: number, way: ThumbWay): number {
 function successOf(error: ExecutionError, shot: Shot | undefined): number | undefined {
   if (shot === undefined) return undefined;
   const wanted = simulate(shot).rest.find(({ id }) => id === CUE_BALL);
-  if (wanted === undefined || wanted.pocket !== null) return undefined;
+  if (wanted === undefined || !isOnTable(wanted)) return undefined;
   const pocket = shot.table.pockets.find(({ name }) => name === 'foot-left')?.name;
   if (pocket === undefined) return undefined;
   const cloud = landingCloud(shot, { object: 'object', pocket }, error, EXECUTIONS, SEED);

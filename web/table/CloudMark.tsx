@@ -16,7 +16,7 @@ export function CloudMark({ landings, confidence }: CloudMarkProps) {
   return (
     <g stroke={colour('indigo')} strokeWidth={0.9 * unit} opacity={0.75}>
       {landings.map(({ outcome, landing, next }, i) => {
-        if (outcome === 'in-off') return null;
+        if (outcome === 'in-off' || outcome === 'lost') return null;
         const [x, y] = projection.toDrawing(landing);
         if (outcome === 'missed') return <path key={i} d={`M${x - r} ${y}H${x + r}`} opacity={0.6} />;
         return <circle key={i} cx={x} cy={y} r={r} fill={next >= confidence ? colour('indigo') : 'none'} />;

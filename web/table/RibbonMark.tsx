@@ -1,4 +1,4 @@
-import type { RibbonPiece, RibbonState } from '../../core/planning/ribbon.ts';
+import { hasPlace, type RibbonPiece, type RibbonState } from '../../core/planning/ribbon.ts';
 import { colour, type ColourName } from '../theme.ts';
 import { useProjection } from './context.ts';
 import { pathText } from './projection.ts';
@@ -10,7 +10,7 @@ interface Look {
 }
 
 /** Width and dashes tell the states apart in grey; the key gives them their words. */
-export const RIBBON_LOOKS: Readonly<Record<Exclude<RibbonState, 'missed'>, Look>> = {
+export const RIBBON_LOOKS: Readonly<Record<Exclude<RibbonState, 'missed' | 'lost'>, Look>> = {
   on: { ink: 'rail-ink', width: 8, dashes: undefined },
   'backup ball': { ink: 'rail-ink', width: 6.5, dashes: '14 8' },
   rest: { ink: 'rail-ink', width: 5, dashes: '5 7' },
@@ -26,7 +26,7 @@ export function RibbonMark({ pieces }: { readonly pieces: readonly RibbonPiece[]
   return (
     <g fill="none" strokeLinejoin="round">
       {pieces.map((piece) => {
-        if (piece.state === 'missed' || piece.state === 'in-off' || piece.points.length < 2) return null;
+        if (!hasPlace(piece.state) || piece.points.length < 2) return null;
         const look = RIBBON_LOOKS[piece.state];
         const d = pathText(projection, piece.points);
         const dashes = look.dashes

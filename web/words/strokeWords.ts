@@ -49,6 +49,8 @@ export function waitsWords(state: StopState | undefined, vocabulary: Vocabulary)
       return 'nothing within reach';
     case 'in-off':
       return `${vocabulary === 'pool' ? 'a' : 'an'} ${termIn(vocabulary, 'inOff')}`;
+    case 'lost':
+      return 'a ball off the table';
     case 'missed':
       return 'a missed pot';
     case 'less likely':

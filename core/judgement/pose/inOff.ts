@@ -1,3 +1,4 @@
+import { cueBallGone } from '../../shot/outcome.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { foreseeInOff, type Verdict } from '../../planning/foresee.ts';
 import { executionErrorOf } from '../../player/levels.ts';
@@ -23,8 +24,8 @@ export function inOffOf(posed: Posed, difficulty: Difficulty | undefined): CallQ
   // What a team player's own scatter decides is asked at the top only.
   if (difficulty !== undefined && difficulty !== 'hair-fine' && seen.verdict === 'too close')
     return undefined;
-  const played = simulate(posed.shot, { events: false }).rest.find(({ id }) => id === posed.shot.strike.ball);
-  const falls = played !== undefined && played.pocket !== null;
+  const { rest } = simulate(posed.shot, { events: false });
+  const falls = cueBallGone(rest, posed.shot.strike.ball) !== undefined;
   const margin = (seen.marginMm ?? 1000) / 1000;
   // A cue ball that falls has little room: what counts as plain is less than for one that passes.
   const verdict: Verdict =

@@ -1,3 +1,4 @@
+import { isOnTable } from '../../shot/outcome.ts';
 import { distance, type Point } from '../../math/point.ts';
 import { samplePath } from '../../motion/path.ts';
 import type { Shot } from '../../motion/shot.ts';
@@ -35,7 +36,7 @@ export const posePath: Poser = (table, random, { difficulty }) => {
 export function pathOf(posed: Posed, difficulty: Difficulty | undefined): CallQuestion | undefined {
   const { events, rest } = simulate(posed.shot);
   const cue = rest.find(({ id }) => id === posed.shot.strike.ball);
-  if (cue === undefined || cue.pocket !== null) return undefined;
+  if (cue === undefined || !isOnTable(cue)) return undefined;
   const cushions = events.filter((event) => event.kind === 'ball-cushion' && event.id === cue.id).length;
   if (difficulty !== undefined) {
     const [least, most] = CUSHIONS[difficulty];
