@@ -1,28 +1,7 @@
 import eslint from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
-
-/** The rooms of core/ in the order of their imports: a room may import itself and the rooms before it. */
-const ROOMS = [
-  ['math'],
-  ['random'],
-  ['statistics'],
-  ['table'],
-  ['motion'],
-  ['rack'],
-  ['shot'],
-  ['player'],
-  ['planning'],
-  ['judgement'],
-  ['counting'],
-  ['records'],
-  ['rules'],
-  ['drill'],
-  ['scoring'],
-  ['virtual'],
-  ['programme'],
-  ['formats'],
-];
+import { layerRules } from './eslint.layers.js';
 
 const outOfCore = {
   group: ['**/server/**', '**/web/**', 'node:*', 'react', 'react/*', 'hono', 'mysql2*'],
@@ -36,26 +15,11 @@ const pureGlobals = [
   { name: 'fetch', message: 'core/ does no I/O.' },
 ];
 
-const roomRules = ROOMS.map((room, index) => ({
-  files: room.map((name) => `core/${name}/**/*.ts`),
-  ignores: ['**/*.test.ts'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          outOfCore,
-          {
-            group: ROOMS.slice(index + 1)
-              .flat()
-              .map((name) => `**/${name}/**`),
-            message: `core/${room.join(', core/')} may import only the rooms before it (see eslint.config.js).`,
-          },
-        ].filter((pattern) => pattern.group.length > 0),
-      },
-    ],
-  },
-}));
+const outOfServer = { group: ['**/web/**'], message: 'The server never imports the interface.' };
+const outOfWeb = {
+  group: ['**/server/**', 'node:*'],
+  message: 'The interface reaches the server over HTTP only.',
+};
 
 export default tseslint.config(
   { ignores: ['dist', 'node_modules', '.data', '.data-empty', 'coverage'] },
@@ -98,16 +62,7 @@ export default tseslint.config(
       ],
     },
   },
-  ...roomRules,
-  {
-    files: ['server/**/*.ts'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        { patterns: [{ group: ['**/web/**'], message: 'The server never imports the interface.' }] },
-      ],
-    },
-  },
+  { files: ['server/**/*.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [outOfServer] }] } },
   {
     files: ['web/**/*.ts', 'web/**/*.tsx'],
     plugins: { 'react-hooks': hooks },
@@ -117,20 +72,9 @@ export default tseslint.config(
     files: ['web/**/*.ts', 'web/**/*.tsx'],
     // Tests run in Node.js and may read the library.
     ignores: ['**/*.test.ts', '**/*.test.tsx', 'web/testing/**'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: ['**/server/**', 'node:*'],
-              message: 'The interface reaches the server over HTTP only.',
-            },
-          ],
-        },
-      ],
-    },
+    rules: { 'no-restricted-imports': ['error', { patterns: [outOfWeb] }] },
   },
+  ...layerRules({ core: [outOfCore], web: [outOfWeb], server: [outOfServer] }),
   {
     files: ['**/*.mjs'],
     languageOptions: {

@@ -302,14 +302,17 @@ it.each(['quickly', 'with notes'])('success rate %s: seven of ten', async (style
   await comesTo('7', { value: 7, unit: 'hits', maximum: 10, ...CLEARED });
 });
 
-it('kicks: 0 + 4 + (4 + 12) + 2 × 4 and two clean ones give 28 away', async () => {
+it('kicks: 0 + 4 + (4 + 12) + 2 × 4, a clean one and a miss for 4 give 32 away', async () => {
   await startRound(page, 'Osric', 'replay', 1);
   // Full and nothing on; thin, half a chance; called once and wide open; called twice, then nothing on.
-  await press('Enter 3 s Enter m d Enter m m Enter Enter');
+  // Nothing is kept before it is said how the ball was met and what it leaves.
+  await press('Enter 1 Enter');
+  await reads(page.getByTestId('shot'), '1 / 6');
+  await press('a Enter 3 s Enter 1 m d Enter 1 m m a Enter 1 a Enter');
   await reads(points(page), '28');
   // A miss that is called no more leaves nothing: a foul all the same.
-  await press('5 Enter');
-  await comesTo('28', { value: 28, unit: 'points', better: 'low', ...CLEARED });
+  await press('5 a Enter');
+  await comesTo('32', { value: 32, unit: 'points', better: 'low', ...CLEARED });
   const { round } = await told();
   expect(round.attempts.map(({ counted }) => counted.kick?.repeats)).toEqual([0, 0, 1, 2, 0, 0]);
   expect(round.attempts[5]?.counted.kick).toMatchObject({ hit: false, legal: false });
@@ -317,9 +320,12 @@ it('kicks: 0 + 4 + (4 + 12) + 2 × 4 and two clean ones give 28 away', async () 
 
 it('breaks: ten of 2 balls, control 2, layout 2 are 120; one that loses the cue ball counts half', async () => {
   await startRound(page, 'Wren', 'nine-slow', 1);
-  // A break is six presses: balls, wing, and keep; control and layout stand at 2.
-  for (let i = 0; i < 9; i++) await press('2 i Enter');
-  await press('2 f Enter');
+  // A break that nobody described is not kept.
+  await press('Enter 2 Enter d Enter');
+  await reads(page.getByTestId('shot'), '1 / 10');
+  // Five presses: balls, control, layout, wing, and keep.
+  for (let i = 0; i < 9; i++) await press('2 d k i Enter');
+  await press('2 d k f Enter');
   await comesTo('114', { value: 114, unit: 'points', maximum: 200, ...CLEARED });
   const { round } = await told();
   expect(round.attempts[0]?.log.entered?.opening).toMatchObject({ wing: 'in', balls: 2, control: 2 });

@@ -54,7 +54,9 @@ function scoreInPage({ keys, everyMs }: { readonly keys: readonly string[]; read
 }
 
 it('500 entries at three a second are all there, once, and no shot ever leaves the screen', async () => {
-  const text = object().required().validateSync(JSON.parse(readText('frozen-pair')));
+  const text = object()
+    .required()
+    .validateSync(JSON.parse(readText('frozen-pair')));
   const slug = 'long-pair';
   const document = {
     ...text,

@@ -115,7 +115,13 @@ function serveInterface(app: Hono<SignedIn>, root: string): void {
     '/assets/*',
     serveStatic({ root, precompressed: true, onFound: (_path, c) => c.header('Cache-Control', FOREVER) }),
   );
-  app.get('/favicon.svg', serveStatic({ root }));
+  for (const name of ['favicon.svg', 'icon-192.png', 'icon-512.png', 'icon-maskable-512.png']) {
+    app.get(`/${name}`, serveStatic({ root }));
+  }
+  // The service worker and what it loads are looked for anew each time: they decide which version is on a device.
+  for (const name of ['/sw.js', '/:file{workbox-[0-9a-f]+\\.js}', '/manifest.webmanifest']) {
+    app.get(name, serveStatic({ root, onFound: (_path, c) => c.header('Cache-Control', 'no-cache') }));
+  }
   app.get(
     '*',
     serveStatic({

@@ -9,7 +9,7 @@ import { roundsSchema } from '../core/records/round.ts';
 import { storedSchema } from '../core/records/storedAttempt.ts';
 import { reviewLanding } from '../core/scoring/landing.ts';
 import { buildTable } from '../core/table/table.ts';
-import { chanceAt } from '../core/planning/window.ts';
+import { chanceAt } from '../core/planning/grid.ts';
 import { parseJson } from './db/json.ts';
 import { findDrill, LIBRARY } from './db/queries/drills.ts';
 import { planFor } from './drills/plans.ts';

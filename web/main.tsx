@@ -9,6 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { ApiError } from './api/client.ts';
+import { restoreQueries } from './app/keptQueries.ts';
 import { createRouter, fetchTableSide } from './router.tsx';
 import { cssVariables, theme } from './theme.ts';
 
@@ -24,6 +25,9 @@ const queries = new QueryClient({
 
 const root = document.getElementById('root');
 if (root === null) throw new Error('index.html has no element with the id root');
+
+// What this device knows is there before the first question to the server goes out.
+await restoreQueries(queries, Date.now()).catch(() => undefined);
 createRoot(root).render(
   <StrictMode>
     <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">

@@ -1,3 +1,4 @@
+import { bestPotChance } from './bestPot.ts';
 import { distance, type Point } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { BallAtRest, BallOnTable, Shot } from '../motion/shot.ts';
@@ -5,14 +6,12 @@ import { executed } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import { createRandom, type Random } from '../random/random.ts';
-import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import { isOnTable, outcomeOfShot, type ShotOutcome } from '../shot/outcome.ts';
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
 import type { PotTask } from './cloud.ts';
-import { potLines, potOptions } from './potOptions.ts';
-import { chanceAt, type PositionWindow } from './window.ts';
+import { chanceAt, type PositionWindow } from './grid.ts';
 
 /** Which pots the shot is to leave. */
 export interface Wanted {
@@ -84,8 +83,8 @@ function bestNext(table: Table, balls: readonly BallOnTable[], cueId: string, ai
   const cue = balls.find(({ id }) => id === cueId);
   const objects = balls.filter(({ id }) => id !== cueId);
   if (cue === undefined) return 0;
-  const lines = potLines(table, objects, aims.wanted.balls, acceptanceNear, aims.wanted.pockets);
-  return potOptions(table, cue, lines, objects, aims.error, aims)[0]?.chance ?? 0;
+  const { balls: wanted, pockets } = aims.wanted;
+  return bestPotChance(table, cue, objects, wanted, aims.error, { ...aims, pockets });
 }
 
 /** What many executions of a stroke come to. */

@@ -10,7 +10,7 @@ import { nearestApproach } from '../shot/passing.ts';
 import type { Table } from '../table/table.ts';
 import { emptyGrid, placeOnGrid } from './grid.ts';
 import { viewOf, type PotLine } from './potOptions.ts';
-import { chanceAt, type PositionWindow } from './window.ts';
+import { chanceAt, type PositionWindow } from './grid.ts';
 import { cueBallAt } from './windowAmong.ts';
 
 /** What the cue ball is wanted to do after the pot. */
@@ -158,10 +158,7 @@ function naturalShot(
   aimer = createAimer(table, cue, line.object),
 ): Shot | undefined {
   const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation: 0 };
-  const direction = aimer.solve(stroke, line.acceptance.middle, ROUGH);
-  return direction === undefined
-    ? undefined
-    : { table, balls: [cue, line.object, ...balls], strike: { ...stroke, direction } };
+  return aimer.shot([cue, line.object, ...balls], stroke, line.acceptance.middle, ROUGH);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { bestPotChance } from './bestPot.ts';
 import { ballLost } from '../shot/outcome.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -7,7 +8,7 @@ import { createAimer } from '../shot/aim.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { Table } from '../table/table.ts';
 import { leftOnTable } from './aftermath.ts';
-import { potLines, potOptions } from './potOptions.ts';
+import { potLines } from './potOptions.ts';
 import type { RouteQuestion } from './routes.ts';
 
 /** What a hit on a cluster with the cue ball, on the way from a pot, does. */
@@ -86,9 +87,8 @@ export function* searchBreakOuts(
   for (const height of HEIGHTS) {
     for (let speed = SLOWEST; speed <= FASTEST; speed *= PACE_RATIO) {
       const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation: 0 };
-      const direction = aimer.solve(stroke, acceptance.middle, ROUGH);
-      if (direction === undefined) continue;
-      const shot: Shot = { table, balls, strike: { ...stroke, direction } };
+      const shot = aimer.shot(balls, stroke, acceptance.middle, ROUGH);
+      if (shot === undefined) continue;
       const fell = simulate(shot, { events: false }).rest.find(({ id }) => id === object.id);
       const met = fell?.pocket === aims.task.pocket ? firstMet(shot, cluster) : undefined;
       if (met !== undefined) hits.push({ shot, ...met });
@@ -150,8 +150,8 @@ function lookClosely(
     if (cue === undefined || ballLost(rest)) inOff++;
     else if (made) {
       potted++;
-      const lines = potLines(table, objects, aims.wanted.balls, acceptanceNear, aims.wanted.pockets);
-      const best = potOptions(table, cue, lines, objects, aims.error, aims)[0]?.chance ?? 0;
+      const { balls: wanted, pockets } = aims.wanted;
+      const best = bestPotChance(table, cue, objects, wanted, aims.error, { ...aims, pockets });
       if (best >= aims.confidence) on++;
     }
   }

@@ -17,7 +17,7 @@ import { foreseeInOff, foreseePass, verdictOf } from './foresee.ts';
 import { placeOnGrid } from './grid.ts';
 import { potLines } from './potOptions.ts';
 import type { RouteQuestion } from './routes.ts';
-import { chanceAt } from './window.ts';
+import { chanceAt } from './grid.ts';
 import { cueBallAt, windowAmong } from './windowAmong.ts';
 
 const team = executionErrorOf('team', 'pool');

@@ -17,7 +17,7 @@ import { missSides } from './missSide.ts';
 import { potLines, roughChance, viewOf } from './potOptions.ts';
 import { ribbonOf } from './ribbon.ts';
 import { paceWindow, type Stop } from './stops.ts';
-import { chanceAt } from './window.ts';
+import { chanceAt } from './grid.ts';
 import { cueBallAt, windowAmong } from './windowAmong.ts';
 
 const team = executionErrorOf('team', 'pool');

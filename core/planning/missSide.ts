@@ -1,3 +1,4 @@
+import { bestPotChance } from './bestPot.ts';
 import type { Shot } from '../motion/shot.ts';
 import { ballLost } from '../shot/outcome.ts';
 import { wrapAngle } from '../math/angle.ts';
@@ -5,9 +6,7 @@ import { simulate } from '../motion/simulate.ts';
 import { executed } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
-import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import { leftOnTable, type Aims } from './aftermath.ts';
-import { potLines, potOptions } from './potOptions.ts';
 
 /** What misses to one side leave. */
 export interface MissedTo {
@@ -65,8 +64,7 @@ export function missSides(
     const objects = left.filter(({ id }) => id !== cue.id);
     // An in-off, or a ball off the table, gives the opponent the cue ball in hand.
     const foul = at === undefined || ballLost(rest);
-    const lines = foul ? [] : potLines(shot.table, objects, wanted, acceptanceNear);
-    const best = foul ? 1 : (potOptions(shot.table, at, lines, objects, aims.error)[0]?.chance ?? 0);
+    const best = foul ? 1 : bestPotChance(shot.table, at, objects, wanted, aims.error);
     leaves[side].push(best);
   }
   const sum = (values: readonly number[]): MissedTo => ({

@@ -18,7 +18,7 @@ import { aftermathOf, assessStroke, type Aims } from './aftermath.ts';
 import { potLines, potOptions, viewOf } from './potOptions.ts';
 import { searchRoutes, techniqueOf, type Route, type RouteQuestion } from './routes.ts';
 import { paceWindow } from './stops.ts';
-import { chanceAt } from './window.ts';
+import { chanceAt } from './grid.ts';
 import { cueBallAt, windowAmong } from './windowAmong.ts';
 
 const stroke = { ball: 'cue', speed: 2, tip: { side: 0, height: 0.4 }, elevation: 0 };

@@ -86,11 +86,10 @@ function shotFor(
   cueing: Cueing,
   { tip, speed, pocketSide }: Pick<Candidate, 'tip' | 'speed' | 'pocketSide'>,
 ): Shot | undefined {
-  const { acceptance, table, balls, cue } = question;
+  const { acceptance, balls, cue } = question;
   const half = 0.5 * (acceptance.high - acceptance.low);
   const stroke = { ball: cue, speed, tip, elevation: cueing.verdict === 'raised' ? cueing.elevation : 0 };
-  const direction = aimer.solve(stroke, acceptance.middle + pocketSide * half, ROUGH);
-  return direction === undefined ? undefined : { table, balls, strike: { ...stroke, direction } };
+  return aimer.shot(balls, stroke, acceptance.middle + pocketSide * half, ROUGH);
 }
 
 function* paces(): Generator<number> {

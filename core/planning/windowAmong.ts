@@ -6,7 +6,7 @@ import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 import { gridOver } from './grid.ts';
 import { roughChance, viewOf, type PotLine } from './potOptions.ts';
-import type { PositionWindow } from './window.ts';
+import type { PositionWindow } from './grid.ts';
 
 /** The cue ball at a place of a table. */
 export function cueBallAt({ preset }: Pick<Table, 'preset'>, place: Point, id = 'cue'): BallOnTable {

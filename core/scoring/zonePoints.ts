@@ -1,5 +1,5 @@
 import type { Point } from '../math/point.ts';
-import { chanceAt, type PositionWindow } from '../planning/window.ts';
+import { chanceAt, type PositionWindow } from '../planning/grid.ts';
 import { pointsForChance, type Band } from '../counting/bands.ts';
 import type { ShotOutcome } from '../shot/outcome.ts';
 

@@ -27,6 +27,13 @@ export interface Aimer {
    * @returns the direction of the stroke, radians; undefined when no cut sends the ball there
    */
   readonly solve: (stroke: StrokePlan, towards: number, tolerance?: number) => number | undefined;
+  /** The stroke solved, among all balls that lie on the table; undefined when no cut sends the ball there. */
+  readonly shot: (
+    balls: readonly BallOnTable[],
+    stroke: StrokePlan,
+    towards: number,
+    tolerance?: number,
+  ) => Shot | undefined;
 }
 
 /**
@@ -41,7 +48,7 @@ export function createAimer(table: Table, cue: BallOnTable, object: BallOnTable)
     Math.asin(Math.min(1, contactDistance(cue.radius, object.radius) / distance(cue, object))) * 0.999;
   let last: number | undefined;
 
-  return {
+  const aimer: Aimer = {
     solve(stroke, towards, tolerance = DIRECTION_TOLERANCE) {
       const offBy = (off: number): number => {
         const shot: Shot = { table: bed, balls, strike: { ...stroke, direction: full + off } };
@@ -55,7 +62,12 @@ export function createAimer(table: Table, cue: BallOnTable, object: BallOnTable)
       last = rootBetween(offBy, bracket[0], bracket[1], tolerance);
       return wrapAngle(full + last);
     },
+    shot(all, stroke, towards, tolerance) {
+      const direction = aimer.solve(stroke, towards, tolerance);
+      return direction === undefined ? undefined : { table, balls: all, strike: { ...stroke, direction } };
+    },
   };
+  return aimer;
 }
 
 /** Two directions, as angles off the full line, that send the ball to either side of where it should go. */
@@ -100,12 +112,12 @@ export function aimToPot(
   const object = ballNamed(balls, objectId);
   const acceptance = acceptanceOf(table, object, pocket);
   if (acceptance === undefined) return { kind: 'no-way', reason: 'pocket-closed' };
-  const direction = createAimer(table, cue, object).solve(
+  const shot = createAimer(table, cue, object).shot(
+    balls,
     stroke,
     acceptance.middle + 0.5 * pocketSide * (acceptance.high - acceptance.low),
   );
-  if (direction === undefined) return { kind: 'no-way', reason: 'too-thin' };
-  const shot: Shot = { table, balls, strike: { ...stroke, direction } };
+  if (shot === undefined) return { kind: 'no-way', reason: 'too-thin' };
   const result = simulate(shot, { paths: true });
   const potted = result.rest.some((ball) => ball.id === objectId && ball.pocket === pocket);
   return potted ? { kind: 'pots', shot, result } : { kind: 'no-way', reason: 'blocked' };

@@ -1,3 +1,4 @@
+import { bestPotChance } from '../planning/bestPot.ts';
 import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
@@ -117,9 +118,8 @@ function* strokesAt(
   for (const height of HEIGHTS) {
     for (const speed of SPEEDS) {
       const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation };
-      const direction = aimer.solve(stroke, line.acceptance.middle, ROUGH);
-      if (direction === undefined) continue;
-      const shot: Shot = { table, balls, strike: { ...stroke, direction } };
+      const shot = aimer.shot(balls, stroke, line.acceptance.middle, ROUGH);
+      if (shot === undefined) continue;
       const result = simulate(shot);
       const chosen = { shot, ball: line.ball, pocket: line.pocket };
       const meant = { cue: cue.id, object: line.ball, pocket: line.pocket, lastPocket };
@@ -135,9 +135,7 @@ function* strokesAt(
         continue;
       }
       const objects = left.filter((ball) => ball !== cueAfter);
-      const lines = potLines(table, objects, after, acceptanceNear);
-      const next =
-        after.length === 0 ? 1 : (potOptions(table, cueAfter, lines, objects, error)[0]?.chance ?? 0);
+      const next = after.length === 0 ? 1 : bestPotChance(table, cueAfter, objects, after, error);
       yield { ...chosen, worth: chance * (WITHOUT_NEXT + (1 - WITHOUT_NEXT) * next) };
     }
   }

@@ -68,9 +68,8 @@ function* strokes(player: VirtualPlayer, task: LandTask, balls: readonly BallOnT
     for (const height of HEIGHTS) {
       for (const speed of SPEEDS) {
         const stroke = { ball: CUE_BALL, speed, tip: { side: 0, height }, elevation: 0 };
-        const direction = aimer.solve(stroke, acceptance.middle, ROUGH);
-        if (direction !== undefined)
-          yield { table, balls: [from, ...others], strike: { ...stroke, direction } };
+        const shot = aimer.shot([from, ...others], stroke, acceptance.middle, ROUGH);
+        if (shot !== undefined) yield shot;
       }
     }
   }

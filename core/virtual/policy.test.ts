@@ -11,7 +11,8 @@ import type { PocketName } from '../table/pockets.ts';
 import { ball, cueBall, POOL, SNOOKER } from '../testing/balls.ts';
 import { brokenConditions, choosePot, type PotSituation } from './choosePot.ts';
 import { placeInHand } from './cueBallPlace.ts';
-import { bestLeft, leaveGrade } from './leave.ts';
+import { bestLeft } from '../planning/safety/leave.ts';
+import { leaveGrade } from './playHit.ts';
 import type { VirtualPlayer } from './player.ts';
 
 const playerAt = (table = POOL): VirtualPlayer => ({
@@ -115,7 +116,7 @@ describe('a cue ball in hand', () => {
     const lines = potLines(POOL, objects, ['1'], acceptanceNear);
     const place = placeInHand(playerAt(), { start: 'in hand', area: null }, objects, lines);
     for (const each of objects) expect(distance(place, each)).toBeGreaterThan(2 * POOL.preset.ballRadius);
-    expect(bestLeft(playerAt(), place, objects, '1')).toBeGreaterThan(0.8);
+    expect(bestLeft(playerAt().table, playerAt().error, place, objects, '1')).toBeGreaterThan(0.8);
   });
 
   it('stays behind the line, in the D, or in the area of the drill', () => {
@@ -155,8 +156,10 @@ describe('a leave', () => {
     const far = ball('red', 0.3, 0.9, SNOOKER);
     const black = ball('black', 3.2, 1.3, SNOOKER);
     const objects = [hanging, far, black];
-    expect(bestLeft(player, cue, objects, 'red')).toBe(bestLeft(player, cue, objects, 'red 2'));
-    expect(bestLeft(player, cue, objects, 'red')).toBeGreaterThan(0.9);
-    expect(bestLeft(player, cue, objects, 'blue')).toBe(0);
+    expect(bestLeft(player.table, player.error, cue, objects, 'red')).toBe(
+      bestLeft(player.table, player.error, cue, objects, 'red 2'),
+    );
+    expect(bestLeft(player.table, player.error, cue, objects, 'red')).toBeGreaterThan(0.9);
+    expect(bestLeft(player.table, player.error, cue, objects, 'blue')).toBe(0);
   });
 });

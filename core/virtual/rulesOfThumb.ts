@@ -99,10 +99,7 @@ function strokeOf(
   const acceptance = acceptanceOf(table, object, pocket.name);
   if (acceptance === undefined) return undefined;
   const stroke = { ball: CUE_BALL, speed, tip: { side, height: HEIGHTS[way] }, elevation: 0 };
-  const direction = createAimer(table, cue, object).solve(stroke, acceptance.middle, 1e-5);
-  return direction === undefined
-    ? undefined
-    : { table, balls: [cue, object], strike: { ...stroke, direction } };
+  return createAimer(table, cue, object).shot([cue, object], stroke, acceptance.middle, 1e-5);
 }
 
 const lengthOf = (path: readonly Point[]) =>

@@ -24,6 +24,8 @@ export async function openBrowser(options: {
   readonly baseURL: string;
   readonly size?: { readonly width: number; readonly height: number };
   readonly touch?: boolean;
+  /** The application may keep itself on the device; elsewhere it would come between a test and the network. */
+  readonly installed?: boolean;
 }): Promise<Browser> {
   const folder = mkdtempSync(path.join(tmpdir(), 'jolly-browser-'));
   const context = await chromium.launchPersistentContext(folder, {
@@ -31,6 +33,7 @@ export async function openBrowser(options: {
     args: FLAGS,
     baseURL: options.baseURL,
     viewport: options.size ?? { width: 1280, height: 800 },
+    serviceWorkers: options.installed === true ? 'allow' : 'block',
     hasTouch: options.touch ?? false,
     colorScheme: 'light',
     reducedMotion: 'reduce',

@@ -7,7 +7,7 @@ import { LIBRARY } from '../db/queries/drills.ts';
 import { inTransaction } from '../db/pool.ts';
 import { Refusal } from '../http/errors.ts';
 import { BACKUP_FORMAT, BACKUP_VERSION, type backupSchema } from './backupSchema.ts';
-import { BACKUP_TABLES, REFERENCES, type BackupRow, type BackupTable } from './backupTables.ts';
+import { BACKUP_TABLES, REFERENCES, type BackupRow, type BackupTable } from '../db/backupTables.ts';
 
 export type Backup = InferType<typeof backupSchema>;
 

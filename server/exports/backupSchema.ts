@@ -1,6 +1,6 @@
 import { array, mixed, number, object, string, ValidationError, type AnySchema } from 'yup';
 import { day, finite, instant } from '../../core/records/fields.ts';
-import { BACKUP_TABLES, kindOf, type BackupTable, type ColumnKind } from './backupTables.ts';
+import { BACKUP_TABLES, kindOf, type BackupTable, type ColumnKind } from '../db/backupTables.ts';
 
 export const BACKUP_FORMAT = 'jolly-rail/club';
 export const BACKUP_VERSION = 1;

@@ -8,7 +8,7 @@ import { DEMO_COACHES } from '../demo/people.ts';
 import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
 import { openDemoApp } from '../testing/demo.ts';
 import { backupSchema } from './backupSchema.ts';
-import { BACKUP_TABLES } from './backupTables.ts';
+import { BACKUP_TABLES } from '../db/backupTables.ts';
 
 let from: TestApp;
 let coach: string;

@@ -6,7 +6,7 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { visiblePlayer } from './players.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 export function callRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();

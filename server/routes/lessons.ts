@@ -11,9 +11,9 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { lessonFor, visibleLesson } from '../lessons/visible.ts';
+import { lessonFor, visibleLesson } from '../access/visibleLesson.ts';
 import { withResult } from '../rounds/counting.ts';
-import { visiblePlayer } from './players.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 /** So many of the newest lessons are given. */
 const SHOWN = 60;

@@ -1,20 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newPlayerSchema, playerChangeSchema, type Player } from '../../core/records/player.ts';
-import type { Viewer } from '../../core/records/account.ts';
+import { newPlayerSchema, playerChangeSchema } from '../../core/records/player.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 import { hashPassword } from '../auth/password.ts';
 import { digestOfCode, newSignInCode } from '../auth/signInCode.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { callRoundsOf } from '../players/callRounds.ts';
 import { listCalls } from '../db/queries/calls.ts';
-import { findPlayer, insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
+import { insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
 import { storeSignInCode } from '../db/queries/signInCodes.ts';
 import { isDuplicate } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
-import { notFound, Refusal } from '../http/errors.ts';
+import { Refusal } from '../http/errors.ts';
 import { wholeNumber } from '../http/parameters.ts';
 import { nextDrillsOf } from '../players/nextDrills.ts';
 import { playerProgress } from '../players/progress.ts';
@@ -60,14 +60,6 @@ function periodBetween(from: string, to: string): { readonly from: Date; readonl
     if (Number.isNaN(at.getTime())) throw new Refusal(400, `${field} must be a time (ISO 8601)`, field);
   }
   return period;
-}
-
-/** The player, if the viewer may see them: a coach everybody of the club, a player only themselves. */
-export async function visiblePlayer(deps: Dependencies, viewer: Viewer, id: string): Promise<Player> {
-  const allowed = viewer.role === 'coach' || viewer.id === id;
-  const player = allowed ? await findPlayer(deps.pool, viewer.clubId, id) : undefined;
-  if (player === undefined) throw notFound('this player');
-  return player;
 }
 
 export function playerRoutes(deps: Dependencies) {

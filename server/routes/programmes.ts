@@ -24,7 +24,7 @@ import { requireUuid } from '../http/parameters.ts';
 import { calendarOf } from '../programmes/calendar.ts';
 import { copiedFor } from '../programmes/copies.ts';
 import { roundsOfWeeks } from '../programmes/rounds.ts';
-import { visiblePlayer } from './players.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 /** Weeks of practice: a coach plans them, a player sees and ticks off their own. */
 export function programmeRoutes(deps: Dependencies) {

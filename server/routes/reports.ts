@@ -8,7 +8,7 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { visiblePlayer } from './players.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 /** Reports: a coach writes them, their player reads them. */
 export function reportRoutes(deps: Dependencies) {

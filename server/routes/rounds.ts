@@ -56,8 +56,8 @@ import {
   keptOf,
   withResult,
 } from '../rounds/counting.ts';
-import { visibleLesson } from '../lessons/visible.ts';
-import { visiblePlayer } from './players.ts';
+import { visibleLesson } from '../access/visibleLesson.ts';
+import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 /** Whether two values are the same once they are sent: what is undefined is not there. */
 function isSame(a: unknown, b: unknown): boolean {

@@ -4,6 +4,7 @@ import { Navigate, Outlet, useLocation } from 'react-router';
 import type { Viewer } from '../../core/records/account.ts';
 import { viewerQuery } from '../api/account.ts';
 import { setDocumentsOwner } from '../outbox/documents.ts';
+import { keepQueries } from './keptQueries.ts';
 import { startSending } from '../outbox/sender.ts';
 import { useOutbox } from '../outbox/OutboxNotice.tsx';
 import { Loading } from '../controls/Loading.tsx';
@@ -15,8 +16,8 @@ export function RequireViewer() {
   const location = useLocation();
   useFreshness();
   useSending(viewer.data ?? undefined);
-  if (viewer.isPending) return <Loading what="your club" error={viewer.error} />;
-  if (viewer.isError) return <Loading what="your club" error={viewer.error} />;
+  // What this device knows is shown also while the server is away.
+  if (viewer.data === undefined) return <Loading what="your club" error={viewer.error} />;
   if (viewer.data === null) {
     return <Navigate to={`/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`} replace />;
   }
@@ -29,16 +30,19 @@ export function RequireViewer() {
 
 /** What waits of whoever is signed in is sent while they are. */
 function useSending(viewer: Viewer | undefined): void {
+  const queries = useQueryClient();
   const { id, name } = viewer ?? {};
   useEffect(() => {
     if (id === undefined || name === undefined) return;
     setDocumentsOwner({ id, name });
     const stop = startSending({ id, name });
+    const stopKeeping = keepQueries(queries, { id, name });
     return () => {
       stop();
+      stopKeeping();
       setDocumentsOwner(undefined);
     };
-  }, [id, name]);
+  }, [queries, id, name]);
 }
 
 /** Once everything scored here has reached the server, what was read from it before is out of date. */

@@ -14,6 +14,9 @@ import {
 import { call } from '../api/client.ts';
 import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { useWords } from '../words/useWords.ts';
+import { forgetQueries } from './keptQueries.ts';
+import { NewVersion } from './NewVersion.tsx';
+import { ServerAway } from './ServerAway.tsx';
 import { Sight } from '../controls/Sight.tsx';
 import { useViewer } from '../api/viewer.ts';
 
@@ -47,6 +50,8 @@ export function Shell() {
         <ViewerMenu />
       </header>
       <main className="page">
+        <NewVersion />
+        <ServerAway />
         <OutboxNotice person={viewer} />
         <Outlet />
       </main>
@@ -84,7 +89,7 @@ function ViewerMenu() {
 
   async function signOut() {
     await call('POST', '/sign-out', {});
-    queries.clear();
+    await forgetQueries(queries);
     await navigate('/sign-in');
   }
 

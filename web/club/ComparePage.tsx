@@ -1,6 +1,7 @@
+import { useAddress } from '../controls/useAddress.ts';
 import { Anchor, Group, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { compareResults, resultText } from '../../core/counting/result.ts';
 import { SKILLS } from '../../core/records/drill.ts';
 import type { PlayerProgress } from '../../core/records/progress.ts';
@@ -11,18 +12,13 @@ import { sharedKinds } from './sharedKinds.ts';
 
 /** Two players side by side: their ratings, and the drills that both have played on tables that play alike. */
 export function ComparePage() {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const players = useQuery(playersQuery);
   const [a, b] = [params.get('a') ?? '', params.get('b') ?? ''];
   const one = useQuery({ ...playerProgressQuery(a), enabled: a !== '' });
   const two = useQuery({ ...playerProgressQuery(b), enabled: b !== '' });
   if (players.data === undefined) return <Loading what="the players" error={players.error} />;
-  function choose(name: string, id: string | null) {
-    const next = new URLSearchParams(params);
-    if (id === null) next.delete(name);
-    else next.set(name, id);
-    setParams(next, { replace: true });
-  }
+  const choose = (name: string, id: string | null) => set({ [name]: id });
   const data = players.data
     .filter(({ archived }) => !archived)
     .map(({ id, name }) => ({ value: id, label: name }));

@@ -1,7 +1,8 @@
 import { Anchor, Group, Stack, Table, Text, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import { useAddress } from '../controls/useAddress.ts';
 import { compareResults, resultText } from '../../core/counting/result.ts';
 import type { RoundHead } from '../../core/records/round.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
@@ -11,7 +12,7 @@ import { Loading } from '../controls/Loading.tsx';
 
 /** What a group played on an evening: a line for each player, a column for each drill. */
 export function EveningPage() {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const day = params.get('day') ?? dayjs().format('YYYY-MM-DD');
   const from = dayjs(day).startOf('day');
   const rounds = useQuery(eveningQuery(from.toISOString(), from.add(1, 'day').toISOString()));
@@ -31,7 +32,7 @@ export function EveningPage() {
           value={day}
           onChange={(event) => {
             if (event.currentTarget.value !== '') {
-              setParams({ day: event.currentTarget.value }, { replace: true });
+              set({ day: event.currentTarget.value });
             }
           }}
         />

@@ -21,6 +21,11 @@ export function change<T>(history: History<T>, next: T, step: string | undefined
   return { past, present: next, future: [], step };
 }
 
+/** A change that belongs to the step before, as of one thing that is dragged on. */
+export function amend<T>(history: History<T>, next: T): History<T> {
+  return { ...history, present: next, future: [] };
+}
+
 export function undo<T>(history: History<T>): History<T> {
   const { past, present, future } = history;
   const before = past.at(-1);

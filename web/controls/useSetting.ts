@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress, type Address } from './useAddress.ts';
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
@@ -31,24 +31,15 @@ interface Setting {
   readonly table: ClubTable | undefined;
   readonly choice: TableChoice;
   readonly params: URLSearchParams;
-  readonly set: (name: string, value: string | null) => void;
+  readonly set: Address['set'];
 }
 
 export function useSetting(drill: Drill, tables: readonly ClubTable[]): Setting {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const [now] = useState(() => Date.now());
   const fitting = tablesFor(tables, tablesOf(drill));
   const table = tableFrom(params, fitting);
   const choice =
     table === undefined ? chooseShipped(drill.table) : chooseState(table.id, currentState(table, now));
-  const set = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        if (value === null) before.delete(name);
-        else before.set(name, value);
-        return before;
-      },
-      { replace: true },
-    );
   return { stage: stageFrom(params, drill), fitting, table, choice, params, set };
 }

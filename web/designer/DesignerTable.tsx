@@ -6,6 +6,7 @@ import { distance, type Point } from '../../core/math/point.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
+import { useBallDrag, type DragPhase } from '../table/ballDrag.ts';
 import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { TargetMark } from '../table/TargetMark.tsx';
@@ -30,8 +31,6 @@ interface DesignerTableProps {
   readonly onKey: (event: KeyboardEvent) => void;
 }
 
-/** A finger counts as on a ball within this many radii. */
-const GRIP = 1.8;
 /** A polygon is closed by a tap this near to its first corner, metres. */
 const CLOSING = 0.05;
 /** The seed with which thrown balls are shown. */
@@ -54,25 +53,21 @@ export function DesignerTable(props: DesignerTableProps) {
   const table = buildTable(drill.table);
   const view = shown(drill, part);
   const balls = ballsOf(view);
-  const dragged = useRef<{ readonly id: string; readonly step: string }>(undefined);
   const drags = useRef(0);
   const [drawn, setDrawn] = useState<{ readonly from: Point; readonly to: Point }>();
   const [corners, setCorners] = useState<readonly Point[]>([]);
 
-  function moveBalls(phase: 'down' | 'move' | 'up', place: Point) {
-    if (phase === 'down') {
-      const ball = balls.find((each) => distance(each, place) < GRIP * each.radius);
-      const own = ball !== undefined && view.balls.some(({ id }) => id === ball.id);
-      drags.current++;
-      dragged.current = own ? { id: ball.id, step: `drag ${drags.current}` } : undefined;
-      if (own) onSelect(ball.id);
-    } else if (phase === 'move' && dragged.current !== undefined) {
-      const { id, step } = dragged.current;
-      onEdit(placeBall(drill, part, id, placeFor(drill, part, id, place, snap)), step);
-    }
-  }
+  const moveBalls = useBallDrag({
+    balls: balls.filter((ball) => view.balls.some(({ id }) => id === ball.id)),
+    onSelect,
+    onMove: (id, place, sameStep) => {
+      if (!sameStep) drags.current++;
+      const at = placeFor(drill, part, id, place, snap);
+      onEdit(placeBall(drill, part, id, at), `drag ${drags.current}`);
+    },
+  });
 
-  function drawPolygon(phase: 'down' | 'move' | 'up', place: Point) {
+  function drawPolygon(phase: DragPhase, place: Point) {
     if (phase !== 'down') return;
     const [first] = corners;
     if (first !== undefined && corners.length > 2 && distance(first, place) < CLOSING) {
@@ -81,7 +76,7 @@ export function DesignerTable(props: DesignerTableProps) {
     } else setCorners([...corners, place]);
   }
 
-  function draw(kind: DrawnKind, phase: 'down' | 'move' | 'up', place: Point) {
+  function draw(kind: DrawnKind, phase: DragPhase, place: Point) {
     if (phase === 'down') setDrawn({ from: place, to: place });
     else if (drawn !== undefined && phase === 'move') setDrawn({ ...drawn, to: place });
     else if (drawn !== undefined) {
@@ -92,7 +87,7 @@ export function DesignerTable(props: DesignerTableProps) {
     }
   }
 
-  function drag(phase: 'down' | 'move' | 'up', place: Point) {
+  function drag(phase: DragPhase, place: Point) {
     if (tool === 'move') moveBalls(phase, place);
     else if (tool === 'polygon') drawPolygon(phase, place);
     else draw(tool, phase, place);

@@ -65,6 +65,11 @@ export function PlanFromRoute({ drill, shot, edit }: PlanFromRouteProps) {
         </Button>
         {open && found.running && <Text size="xs">looking, {percent(found.search?.done ?? 0)}</Text>}
       </Group>
+      {open && found.failed !== undefined && (
+        <Text size="xs" role="alert" c="var(--jr-coral-text)">
+          The search came to no end: {found.failed.message}.
+        </Text>
+      )}
       {open &&
         found.search?.routes.map((route) => (
           <Group key={JSON.stringify(route.strike)} gap={6} mt={4} wrap="nowrap" justify="space-between">

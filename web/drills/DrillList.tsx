@@ -12,7 +12,8 @@ import {
 } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import { useAddress } from '../controls/useAddress.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -70,29 +71,13 @@ export function DrillList() {
   const players = useQuery(playersQuery);
   const viewer = useViewer();
   const [importing, importDialog] = useDisclosure(false);
-  const [params, setParams] = useSearchParams();
+  const { params, set: put } = useAddress();
   const choice = choiceOf(params);
   const needs = usePracticeNeeds(drills.data ?? [], params.get('for'));
   if (drills.data === undefined) return <Loading what="the drills" error={drills.error} />;
   const shown = chooseDrills(drills.data, choice, needs);
-  const set = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        if (value === null || value === '') before.delete(name);
-        else before.set(name, value);
-        return before;
-      },
-      { replace: true },
-    );
-  const setMarks = (marks: string[]) =>
-    setParams(
-      (before) => {
-        before.delete('only');
-        for (const mark of marks) before.append('only', mark);
-        return before;
-      },
-      { replace: true },
-    );
+  const set = (name: string, value: string | null) => put({ [name]: value });
+  const setMarks = (marks: string[]) => put({ only: marks });
   return (
     <Stack gap="sm">
       <Group justify="space-between">

@@ -108,14 +108,14 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
                 allowDeselect={false}
                 data={fitting.map(({ id, name }) => ({ value: id, label: name }))}
                 value={table?.id ?? null}
-                onChange={(id) => set('table', id)}
+                onChange={(id) => set({ table: id })}
               />
             )}
             {planned !== undefined && planned.routes.length > 0 && (
               <SegmentedControl
                 aria-label="Route"
                 value={String(route)}
-                onChange={(value) => set('route', value === '0' ? null : value)}
+                onChange={(value) => set({ route: value === '0' ? null : value })}
                 data={[
                   { value: '0', label: 'As planned' },
                   ...planned.routes.map(({ title }, i) => ({ value: String(i + 1), label: title })),
@@ -125,7 +125,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             <SegmentedControl
               aria-label="Stage"
               value={String(stage)}
-              onChange={(value) => set('stage', value)}
+              onChange={(value) => set({ stage: value })}
               data={drill.stages.map((each, i) => ({ value: String(i + 1), label: each.title }))}
             />
           </Group>

@@ -74,14 +74,14 @@ function Sheet({ document, tables }: SheetProps) {
         </div>
         <Group className="no-print">
           {drill.thrown !== null && (
-            <Button variant="default" onClick={() => set('seed', String(seed + 1))}>
+            <Button variant="default" onClick={() => set({ seed: String(seed + 1) })}>
               Throw again
             </Button>
           )}
           <Switch
             label="Mirrored, for the other hand"
             checked={mirrored}
-            onChange={(event) => set('mirror', event.currentTarget.checked ? '1' : null)}
+            onChange={(event) => set({ mirror: event.currentTarget.checked ? '1' : null })}
           />
           <Button onClick={() => window.print()}>Print</Button>
         </Group>

@@ -2,7 +2,8 @@ import { Alert, Anchor, Button, Group, Stack, Text, TextInput, Title } from '@ma
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { cardText } from '../../core/records/tableCard.ts';
+import { number, object, string } from 'yup';
+import { cardText, tableCardSchema } from '../../core/records/tableCard.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableOfCard, type TableCard } from '../../core/table/card.ts';
 import { call } from '../api/client.ts';
@@ -10,6 +11,7 @@ import { tablesQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { NoSuchPage } from '../app/Failure.tsx';
 import { useViewer } from '../api/viewer.ts';
+import { useKept } from '../controls/useKept.ts';
 import { errorsOf } from '../controls/yupForm.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { useWords } from '../words/useWords.ts';
@@ -30,20 +32,43 @@ export function TablePage() {
   return <CardEditor key={table.id} table={table} />;
 }
 
+/** A card while it is changed, and the revision that it was made from. */
+interface CardDraft {
+  readonly name: string;
+  readonly card: TableCard;
+  readonly basedOn: number;
+}
+
+const draftSchema = object({
+  name: string().strict().defined(),
+  card: tableCardSchema,
+  basedOn: number().strict().required(),
+}).required();
+
+function readDraft(value: unknown): CardDraft | undefined {
+  return draftSchema.isValidSync(value) ? value : undefined;
+}
+
 function CardEditor({ table }: { readonly table: ClubTable }) {
   const viewer = useViewer();
   const { vocabulary } = useWords();
   const queries = useQueryClient();
   const [now] = useState(() => Date.now());
-  const [name, setName] = useState(table.name);
-  const [card, setCard] = useState<TableCard>(table.state.card);
-  // The revision that the draft was made from: a save on top of somebody else's is refused, not mixed.
-  const [basedOn, setBasedOn] = useState(table.state.revision);
+  const stored = { name: table.name, card: table.state.card, basedOn: table.state.revision };
+  // What is not saved stays on this device. It holds the revision that it was made from: a save on top of somebody
+  // else's is refused, not mixed.
+  const [draft, keepDraft] = useKept(`jolly-card:${viewer.id}:${table.id}`, readDraft);
+  const { name, card, basedOn } = draft ?? stored;
+  const edit = (change: Partial<CardDraft>) => {
+    const next = { ...(draft ?? stored), ...change };
+    const same = next.name === stored.name && cardText(next.card) === cardText(stored.card);
+    keepDraft(same ? undefined : next);
+  };
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [busy, setBusy] = useState(false);
   const { conditions } = currentState(table, now);
   const isCoach = viewer.role === 'coach';
-  const changed = name !== table.name || cardText(card) !== cardText(table.state.card);
+  const changed = draft !== undefined;
   const built = tableOfCard(card, conditions?.conditions ?? null);
   const outdated = basedOn !== table.state.revision;
 
@@ -53,8 +78,7 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
     try {
       await call('PUT', `/tables/${table.id}`, { name, archived, card, basedOn });
       await queries.invalidateQueries({ queryKey: tablesQuery.queryKey });
-      const saved = queries.getQueryData(tablesQuery.queryKey)?.find((each) => each.id === table.id);
-      setBasedOn(saved?.state.revision ?? basedOn);
+      keepDraft(undefined);
     } catch (error) {
       setErrors(errorsOf(error, 'save'));
       await queries.invalidateQueries({ queryKey: tablesQuery.queryKey });
@@ -64,9 +88,7 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
   }
 
   function startOver() {
-    setName(table.name);
-    setCard(table.state.card);
-    setBasedOn(table.state.revision);
+    keepDraft(undefined);
     setErrors({});
   }
 
@@ -106,6 +128,11 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
           )}
         </Group>
       </Group>
+      {changed && !outdated && (
+        <Text size="sm" c="dimmed" role="status">
+          Not saved yet; kept on this device.
+        </Text>
+      )}
       {outdated && (
         <Alert color="coral" variant="outline" p="xs">
           Somebody has changed this card meanwhile. What you typed is still here; “Start over” shows theirs.
@@ -128,19 +155,19 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
               value={name}
               maxLength={60}
               error={nameError}
-              onChange={(event) => setName(event.currentTarget.value)}
+              onChange={(event) => edit({ name: event.currentTarget.value })}
             />
           )}
-          <CardChoicesForm card={card} readOnly={!isCoach} onChange={setCard} />
+          <CardChoicesForm card={card} readOnly={!isCoach} onChange={(next) => edit({ card: next })} />
         </Stack>
       </div>
       <CardNumbers
         card={card}
         conditions={conditions?.conditions ?? null}
         readOnly={!isCoach}
-        onChange={setCard}
+        onChange={(next) => edit({ card: next })}
       />
-      <CardHistory table={table} onTake={isCoach ? setCard : undefined} />
+      <CardHistory table={table} onTake={isCoach ? (taken) => edit({ card: taken }) : undefined} />
     </Stack>
   );
 }

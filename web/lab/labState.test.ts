@@ -15,7 +15,10 @@ import {
   shotFromLink,
   shotToLink,
 } from '../table/labShot.ts';
-import { labReducer, startLab, withStrike, type LabState } from './labState.ts';
+import { withStrike } from './labState.ts';
+import { startStroke, strokeReducer, type StrokeState } from './stroke/strokeState.ts';
+
+const shotIn = ({ steps }: StrokeState) => steps.present.shot;
 
 describe('the lab', () => {
   it('undone to the start and redone to the end is the same', () => {
@@ -26,14 +29,14 @@ describe('the lab', () => {
     });
     fc.assert(
       fc.property(fc.array(move, { minLength: 1, maxLength: 12 }), (moves) => {
-        let state: LabState = startLab({ shot: firstShot(buildTable('pool-9ft')), chosen: undefined });
+        let state: StrokeState = startStroke({ shot: firstShot(buildTable('pool-9ft')), chosen: undefined });
         for (const { id, x, y } of moves)
-          state = labReducer(state, { kind: 'change', shot: moveBall(state.shot, id, { x, y }) });
-        const end = state.shot;
-        for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'undo' });
-        expect(state.shot).toEqual(firstShot(buildTable('pool-9ft')));
-        for (let i = 0; i < moves.length; i++) state = labReducer(state, { kind: 'redo' });
-        expect(state.shot).toEqual(end);
+          state = strokeReducer(state, { kind: 'change', shot: moveBall(shotIn(state), id, { x, y }) });
+        const end = shotIn(state);
+        for (let i = 0; i < moves.length; i++) state = strokeReducer(state, { kind: 'undo' });
+        expect(shotIn(state)).toEqual(firstShot(buildTable('pool-9ft')));
+        for (let i = 0; i < moves.length; i++) state = strokeReducer(state, { kind: 'redo' });
+        expect(shotIn(state)).toEqual(end);
       }),
       { seed: 5, numRuns: 60 },
     );
@@ -60,12 +63,12 @@ describe('the lab', () => {
     const chosen = { key: 'pool-9ft', card: standardCard('pool-9ft'), conditions: null };
     const damp = { ...chosen, conditions: { air: 'damp', warmth: 'ordinary', balls: 'ordinary' } as const };
     const wet = onTable(shot, tableOfCard(damp.card, damp.conditions));
-    const changed = labReducer(startLab({ shot, chosen }), {
+    const changed = strokeReducer(startStroke({ shot, chosen }), {
       kind: 'set up',
       position: { shot: wet, chosen: damp },
     });
-    expect(changed.shot.table.parameters.rollingFriction).toBeCloseTo(0.0112, 9);
-    expect(labReducer(changed, { kind: 'undo' })).toMatchObject({ shot, chosen });
+    expect(shotIn(changed).table.parameters.rollingFriction).toBeCloseTo(0.0112, 9);
+    expect(strokeReducer(changed, { kind: 'undo' }).steps.present).toMatchObject({ shot, chosen });
   });
 
   it('never puts a ball off the cloth or into another one, wherever it is dragged', () => {
@@ -111,14 +114,5 @@ describe('the lab', () => {
     expect(back?.strike.direction).toBeCloseTo(shot.strike.direction, 12);
     expect(shotFromLink('nonsense')).toBeUndefined();
     expect(shotFromLink('')).toBeUndefined();
-  });
-
-  it('takes another stroke at the balls as they lie now, as one step', () => {
-    const before = startLab({ shot: firstShot(buildTable('pool-9ft')), chosen: undefined });
-    const moved = labReducer(before, { kind: 'change', shot: moveBall(before.shot, '1', { x: 1, y: 1 }) });
-    const taken = labReducer(moved, { kind: 'stroke', part: { speed: 3.3 } });
-    expect(taken.shot.strike.speed).toBe(3.3);
-    expect(taken.shot.balls).toEqual(moved.shot.balls);
-    expect(labReducer(taken, { kind: 'undo' }).shot).toEqual(moved.shot);
   });
 });

@@ -14,82 +14,9 @@ export interface LabPosition {
   readonly chosen: ChosenTable | undefined;
 }
 
-/** What the lab holds: the shot, what came before and after it, the ball in hand, and a stroke kept for comparison. */
-export interface LabState extends LabPosition {
-  readonly past: readonly LabPosition[];
-  readonly future: readonly LabPosition[];
-  readonly selected: string;
-  readonly kept: Strike | undefined;
-}
-
-export type LabAction =
-  /** A change; while one thing is dragged all its steps count as one. */
-  | { readonly kind: 'change'; readonly shot: Shot; readonly sameStep?: boolean }
-  /** Another stroke at the balls as they lie. */
-  | { readonly kind: 'stroke'; readonly part: Partial<Strike> }
-  | { readonly kind: 'set up'; readonly position: LabPosition }
-  | { readonly kind: 'undo' }
-  | { readonly kind: 'redo' }
-  | { readonly kind: 'select'; readonly id: string }
-  | { readonly kind: 'keep' }
-  | { readonly kind: 'drop kept' };
-
-const LONGEST_PAST = 200;
-
-export function startLab(position: LabPosition): LabState {
-  return { ...position, past: [], future: [], selected: position.shot.strike.ball, kept: undefined };
-}
-
-function positionOf({ shot, chosen }: LabState): LabPosition {
-  return { shot, chosen };
-}
-
-function withSelection(state: LabState): LabState {
-  const there = state.shot.balls.some((ball) => ball.id === state.selected);
-  return there ? state : { ...state, selected: state.shot.strike.ball };
-}
-
-/** The next state; pure, so that any sequence of changes undone and redone is the same again. */
-export function labReducer(state: LabState, action: LabAction): LabState {
-  switch (action.kind) {
-    case 'change':
-      return withSelection({
-        ...state,
-        shot: action.shot,
-        past: action.sameStep === true ? state.past : [...state.past, positionOf(state)].slice(-LONGEST_PAST),
-        future: [],
-      });
-    case 'stroke':
-      return labReducer(state, { kind: 'change', shot: withStrike(state.shot, action.part) });
-    case 'set up':
-      return withSelection({
-        ...state,
-        ...action.position,
-        past: [...state.past, positionOf(state)].slice(-LONGEST_PAST),
-        future: [],
-      });
-    case 'undo': {
-      const before = state.past.at(-1);
-      if (before === undefined) return state;
-      return withSelection({
-        ...state,
-        ...before,
-        past: state.past.slice(0, -1),
-        future: [positionOf(state), ...state.future],
-      });
-    }
-    case 'redo': {
-      const [after, ...future] = state.future;
-      if (after === undefined) return state;
-      return withSelection({ ...state, ...after, past: [...state.past, positionOf(state)], future });
-    }
-    case 'select':
-      return { ...state, selected: action.id };
-    case 'keep':
-      return { ...state, kept: state.shot.strike };
-    case 'drop kept':
-      return { ...state, kept: undefined };
-  }
+/** The ball in hand: the one that was chosen, or the struck one where that is not there any more. */
+export function selectedIn({ shot }: LabPosition, selected: string): string {
+  return shot.balls.some((ball) => ball.id === selected) ? selected : shot.strike.ball;
 }
 
 export function withStrike(shot: Shot, change: Partial<Strike>): Shot {

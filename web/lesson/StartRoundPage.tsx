@@ -1,7 +1,8 @@
 import { Button, Select, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
+import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -52,16 +53,11 @@ interface StartRoundProps {
 
 function StartRound({ players, drills, tables }: StartRoundProps) {
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const [now] = useState(() => Date.now());
   const [seed] = useState(() => 1 + Math.floor(Math.random() * LARGEST_SEED));
-  const choose = (name: string, value: string | null) => {
-    const next = new URLSearchParams(params);
-    if (value === null) next.delete(name);
-    else next.set(name, value);
-    if (name === 'drill') next.delete('stage');
-    setParams(next, { replace: true });
-  };
+  const choose = (name: string, value: string | null) =>
+    set({ [name]: value, ...(name === 'drill' ? { stage: null } : {}) });
 
   const viewer = useViewer();
   const only = players.length === 1 ? players[0] : undefined;

@@ -10,7 +10,7 @@ import {
 import { acceptanceNear } from '../../core/shot/acceptanceNear.ts';
 import { POCKET_NAMES, type PocketName } from '../../core/table/pockets.ts';
 import type { RoomLimits } from '../../core/table/room.ts';
-import type { PositionQuestion } from '../workers/plannerProtocol.ts';
+import type { PositionQuestion } from '../../core/planning/position/question.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import { CUE, shotToLink } from '../table/labShot.ts';
 

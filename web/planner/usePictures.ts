@@ -1,6 +1,11 @@
 import { useDebouncedValue } from '@mantine/hooks';
 import { quickPlanner } from '../workers/planner.ts';
-import type { NoPicture, PlannedStroke, PositionQuestion, ShotPicture } from '../workers/plannerProtocol.ts';
+import type {
+  NoPicture,
+  PlannedStroke,
+  PositionQuestion,
+  ShotPicture,
+} from '../../core/planning/position/question.ts';
 import { useLatest } from './useLatest.ts';
 
 /** How long a position has to stand before the long answers are asked for, ms. */

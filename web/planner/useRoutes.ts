@@ -1,13 +1,20 @@
 import { proxy } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import type { RouteSearch } from '../../core/planning/routes.ts';
 import { searchPlanner } from '../workers/planner.ts';
-import type { PositionQuestion } from '../workers/plannerProtocol.ts';
+import type { NoPicture, PositionQuestion } from '../../core/planning/position/question.ts';
+import { useSearch } from './useSearch.ts';
 
 export interface RoutesFound {
+  /** The best so far, or all; undefined where nothing leads there. */
   readonly search: RouteSearch | undefined;
   readonly running: boolean;
+  /** What was found is of the question as it stands; else it is of the one before and cannot be played. */
+  readonly current: boolean;
+  /** Why the search came to no end. */
+  readonly failed: Error | undefined;
+  readonly stop: () => void;
 }
 
 /**
@@ -20,44 +27,32 @@ export function useRoutes(
   question: PositionQuestion | undefined,
   to: Point | null,
 ): RoutesFound {
-  const [found, setFound] = useState<{ key: string; search: RouteSearch | undefined; running: boolean }>();
+  const { state, ask, stop } = useSearch<RouteSearch, RouteSearch | NoPicture>('routes');
   const asking = useRef({ question, to });
-
   useEffect(() => {
     asking.current = { question, to };
   });
-
   useEffect(() => {
-    if (key === undefined) return;
-    // Progress comes on a channel of its own and may be late: after the answer it counts no more.
-    let left = false;
-    let answered = false;
-    const show = (search: RouteSearch | undefined, running: boolean) => {
-      if (!left) setFound({ key, search, running });
-    };
     const { question: asked, to: wanted } = asking.current;
-    if (asked === undefined) return;
-    void searchPlanner()
-      .routes(
-        asked,
-        wanted,
-        proxy((search: RouteSearch) => {
-          if (!answered) show(search, true);
-        }),
-      )
-      .then((answer) => {
-        answered = true;
-        if (answer !== 'cancelled') show('kind' in answer ? undefined : answer, false);
-      })
-      .catch(() => show(undefined, false));
-    return () => {
-      left = true;
-      void searchPlanner().cancel('routes');
-    };
-  }, [key]);
+    if (key === undefined || asked === undefined) return;
+    ask(key, (tell) => searchPlanner().routes(asked, wanted, proxy(tell)));
+    return () => void searchPlanner().cancel('routes');
+  }, [key, ask]);
 
+  const found =
+    state.kind === 'answered'
+      ? 'kind' in state.answer
+        ? undefined
+        : state.answer
+      : state.kind === 'running' || state.kind === 'stopped'
+        ? state.progress
+        : undefined;
+  const current = state.kind !== 'idle' && state.key === key;
   return {
-    search: found?.search,
-    running: key !== undefined && (found?.key !== key || found.running),
+    search: found,
+    running: key !== undefined && (!current || state.kind === 'running'),
+    current,
+    failed: state.kind === 'failed' && current ? state.error : undefined,
+    stop,
   };
 }

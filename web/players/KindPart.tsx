@@ -1,6 +1,6 @@
+import { useAddress } from '../controls/useAddress.ts';
 import { Group, Select, Text } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -29,7 +29,7 @@ interface KindPartProps {
 
 /** One drill of a player, chosen among those that were played: its rounds over time and what they say. */
 export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPartProps) {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const chosen = kinds.find((kind) => keyOf(kind) === params.get('kind')) ?? kinds[0];
   // Rounds are told by the text that they were played by, also when the drill has changed since.
   const entry = useQuery(revisionQuery(chosen?.drill, chosen?.revision ?? 1));
@@ -48,10 +48,7 @@ export function KindPart({ playerId, kinds, ratings, drills, titleOf }: KindPart
   );
   const shared = { rounds: comparable, early: sameKind.length - comparable.length, unlike };
   function choose(key: string | null) {
-    if (key === null) return;
-    const next = new URLSearchParams(params);
-    next.set('kind', key);
-    setParams(next, { replace: true });
+    if (key !== null) set({ kind: key });
   }
   return (
     <>

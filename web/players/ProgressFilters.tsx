@@ -1,5 +1,5 @@
+import { useAddress } from '../controls/useAddress.ts';
 import { Group, Select } from '@mantine/core';
-import { useSearchParams } from 'react-router';
 import { SKILLS } from '../../core/records/drill.ts';
 import type { PlayerProgress } from '../../core/records/progress.ts';
 import { filterOf, PERIODS } from './progressFilter.ts';
@@ -11,15 +11,9 @@ interface ProgressFiltersProps {
 
 /** What of a player's rounds is looked at; it stands in the address, so that it can be shared. */
 export function ProgressFilters({ progress, titleOf }: ProgressFiltersProps) {
-  const [params, setParams] = useSearchParams();
+  const { params, set: put } = useAddress();
   const filter = filterOf(params);
-  function set(name: string, value: string | null) {
-    const next = new URLSearchParams(params);
-    if (value === null) next.delete(name);
-    else next.set(name, value);
-    next.delete('kind');
-    setParams(next, { replace: true });
-  }
+  const set = (name: string, value: string | null) => put({ [name]: value, kind: null });
   const choices = [
     ['table', 'every table', progress.tables.map(({ id, name }) => ({ value: id, label: name }))],
     ['drill', 'every drill', progress.drills.map((slug) => ({ value: slug, label: titleOf(slug) }))],

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import { useMemo } from 'react';
 import type { Point } from '../../core/math/point.ts';
-import type { PositionWindow } from '../../core/planning/window.ts';
+import type { PositionWindow } from '../../core/planning/grid.ts';
 import { colour } from '../theme.ts';
 import { useProjection } from './context.ts';
 import { pathText } from './projection.ts';

@@ -1,15 +1,10 @@
-import {
-  useMemo,
-  useRef,
-  type KeyboardEvent,
-  type MouseEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
+import { useDrag } from '@use-gesture/react';
+import { useMemo, type KeyboardEvent, type MouseEvent, type ReactNode } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import { clothLinesOf, sightsOf, spotsOf } from '../../core/table/markings.ts';
 import type { Table } from '../../core/table/table.ts';
 import { colour } from '../theme.ts';
+import type { DragPhase } from './ballDrag.ts';
 import { ProjectionContext } from './context.ts';
 import { cushionOutline } from './cushionOutline.ts';
 import { CUSHION_DEPTH, pathText, projectionOf, type Orientation, type Projection } from './projection.ts';
@@ -21,8 +16,8 @@ interface TableDrawingProps {
   readonly orientation?: Orientation;
   /** Called with the place that was tapped, metres. */
   readonly onTap?: (place: Point) => void;
-  /** Called while a finger or the mouse is down: where it came down, where it moves, and when it is lifted. */
-  readonly onDrag?: (phase: 'down' | 'move' | 'up', place: Point) => void;
+  /** Called while a finger or the mouse is down. */
+  readonly onDrag?: (phase: DragPhase, place: Point) => void;
   /** With it the drawing takes the focus and is worked by keys. */
   readonly onKey?: (event: KeyboardEvent) => void;
   readonly children?: ReactNode;
@@ -40,28 +35,26 @@ export function TableDrawing({
 }: TableDrawingProps) {
   const projection = useMemo(() => projectionOf(table, orientation), [table, orientation]);
 
-  const down = useRef(false);
-
-  function placeOf(event: MouseEvent<SVGSVGElement>): Point | undefined {
-    const matrix = event.currentTarget.getScreenCTM();
+  function placeOf(drawing: EventTarget | null, x: number, y: number): Point | undefined {
+    const matrix = drawing instanceof SVGSVGElement ? drawing.getScreenCTM() : null;
     if (matrix === null) return undefined;
-    const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    const at = new DOMPoint(x, y).matrixTransform(matrix.inverse());
     return projection.toCloth(at.x, at.y);
   }
 
   function tap(event: MouseEvent<SVGSVGElement>) {
-    const place = placeOf(event);
+    const place = placeOf(event.currentTarget, event.clientX, event.clientY);
     if (place !== undefined) onTap?.(place);
   }
 
-  function drag(phase: 'down' | 'move' | 'up', event: PointerEvent<SVGSVGElement>) {
-    if (onDrag === undefined) return;
-    if (phase === 'down') event.currentTarget.setPointerCapture(event.pointerId);
-    else if (!down.current) return;
-    down.current = phase !== 'up';
-    const place = placeOf(event);
-    if (place !== undefined) onDrag(phase, place);
-  }
+  const gestures = useDrag(
+    ({ first, last, xy: [x, y], currentTarget }) => {
+      const place = placeOf(currentTarget, x, y);
+      if (place !== undefined) onDrag?.(first ? 'down' : last ? 'up' : 'move', place);
+    },
+    // A drag begins where the finger comes down; keys are the drawing's own.
+    { enabled: onDrag !== undefined, pointer: { keys: false } },
+  );
 
   return (
     <svg
@@ -72,9 +65,7 @@ export function TableDrawing({
       tabIndex={onKey === undefined ? undefined : 0}
       onKeyDown={onKey}
       onClick={onTap === undefined ? undefined : tap}
-      onPointerDown={(event) => drag('down', event)}
-      onPointerMove={(event) => drag('move', event)}
-      onPointerUp={(event) => drag('up', event)}
+      {...(onDrag === undefined ? {} : gestures())}
       style={
         onTap === undefined && onDrag === undefined
           ? undefined

@@ -1,7 +1,7 @@
 import { contours } from 'd3-contour';
 import { useMemo } from 'react';
 import { distance, type Point } from '../../core/math/point.ts';
-import type { PositionWindow } from '../../core/planning/window.ts';
+import type { PositionWindow } from '../../core/planning/grid.ts';
 import type { Band } from '../../core/records/drill.ts';
 import { colour } from '../theme.ts';
 import { useProjection } from './context.ts';

@@ -1,7 +1,7 @@
 import { Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { pathAfterHit } from '../../core/judgement/pose/path.ts';
@@ -44,7 +44,7 @@ function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readon
 
 /** Trainers: the player commits to an answer before the table shows it. */
 export function CallPage() {
-  const [params, setParams] = useSearchParams();
+  const { params, set } = useAddress();
   const asking = askingFrom(params);
   const viewer = useViewer();
   const players = useQuery(playersQuery);
@@ -96,9 +96,7 @@ export function CallPage() {
 
   function choose(name: string, value: string | null) {
     if (value === null) return;
-    const next = new URLSearchParams(params);
-    next.set(name, value);
-    setParams(next, { replace: true });
+    set({ [name]: value });
     dispatch({ kind: 'leave' });
   }
 

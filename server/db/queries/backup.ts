@@ -5,7 +5,7 @@ import {
   type BackupRow,
   type BackupTable,
   type BackupValue,
-} from '../../exports/backupTables.ts';
+} from '../backupTables.ts';
 import { parseJson } from '../json.ts';
 
 /** Rows that are read, or written, at a time. */

@@ -2,7 +2,7 @@ import { Text, Title } from '@mantine/core';
 import { memo } from 'react';
 import type { Foresight } from '../../../core/planning/foresee.ts';
 import type { MissSides } from '../../../core/planning/missSide.ts';
-import type { NoPicture, ShotOutlook, ShotPicture } from '../../workers/plannerProtocol.ts';
+import type { NoPicture, ShotOutlook, ShotPicture } from '../../../core/planning/position/question.ts';
 import { paceRange, waitsWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
 import { capital, termIn, type Vocabulary } from '../../words/vocabulary.ts';

@@ -1,6 +1,6 @@
 import { Button, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { proxy } from 'comlink';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { BreakOut } from '../../../core/planning/breakOut.ts';
@@ -10,20 +10,24 @@ import { strokeWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
 import { measurePlace } from '../../../core/table/place.ts';
+import { useSearch } from '../../planner/useSearch.ts';
 import { searchPlanner } from '../../workers/planner.ts';
 import type {
   DoubleAnswer,
+  NoPicture,
   PlannedStroke,
   PlantAnswer,
   PositionQuestion,
-} from '../../workers/plannerProtocol.ts';
+} from '../../../core/planning/position/question.ts';
 
 const DOUBLE_PACES = [1.5, 2.2, 3.2, 4.5];
 
-type Answer =
-  | { readonly kind: 'break-outs'; readonly found: readonly BreakOut[] }
+/** An answer, with what was asked: it is told of that, whatever is set meanwhile. */
+type Answer = { readonly question: PositionQuestion; readonly shot: Shot } & (
+  | { readonly kind: 'break-outs'; readonly found: readonly BreakOut[] | NoPicture }
   | { readonly kind: 'plant'; readonly found: PlantAnswer | undefined; readonly first: string }
-  | { readonly kind: 'double'; readonly found: readonly DoubleAnswer[] };
+  | { readonly kind: 'double'; readonly found: readonly DoubleAnswer[] }
+);
 
 interface MoreAnswersProps {
   readonly question: PositionQuestion;
@@ -36,22 +40,15 @@ interface MoreAnswersProps {
 /** What is asked less often: opening a cluster with the cue ball, a plant, a double. */
 export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, onShow }: MoreAnswersProps) {
   const { term } = useWords();
-  const [answer, setAnswer] = useState<Answer>();
-  const [done, setDone] = useState<number>();
-  const [first] = question.next;
+  const { state, ask, stop } = useSearch<number, Answer>('break-outs');
+  const [first = ''] = question.next;
+  const key = JSON.stringify([question, stroke]);
+  const answer = state.kind === 'answered' ? state.answer : undefined;
+  const outdated = state.kind === 'answered' && state.key !== key;
 
-  async function ask(make: (tell: (share: number) => void) => Promise<Answer | undefined>) {
-    setDone(0);
-    setAnswer(undefined);
+  function further(run: (tell: (share: number) => void) => Promise<Answer | 'cancelled'>) {
     onShow(undefined);
-    let answered = false;
-    try {
-      // Progress comes on a channel of its own and may be late.
-      setAnswer(await make((share) => (answered ? undefined : setDone(share))));
-    } finally {
-      answered = true;
-      setDone(undefined);
-    }
+    ask(key, run);
   }
 
   return (
@@ -65,9 +62,9 @@ export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, o
             size="xs"
             variant="default"
             onClick={() =>
-              void ask(async (tell) => {
+              further(async (tell) => {
                 const found = await searchPlanner().breakOuts(question, question.next, proxy(tell));
-                return found === 'cancelled' || 'kind' in found ? undefined : { kind: 'break-outs', found };
+                return found === 'cancelled' ? found : { kind: 'break-outs', found, question, shot };
               })
             }
           >
@@ -77,10 +74,12 @@ export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, o
             size="xs"
             variant="default"
             onClick={() =>
-              void ask(async () => ({
+              further(async () => ({
                 kind: 'plant',
-                first: first ?? '',
-                found: await searchPlanner().plant(question, first ?? '', stroke),
+                first,
+                found: await searchPlanner().plant(question, first, stroke),
+                question,
+                shot,
               }))
             }
           >
@@ -90,9 +89,11 @@ export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, o
             size="xs"
             variant="default"
             onClick={() =>
-              void ask(async () => ({
+              further(async () => ({
                 kind: 'double',
                 found: await searchPlanner().double(question, DOUBLE_PACES),
+                question,
+                shot,
               }))
             }
           >
@@ -100,12 +101,31 @@ export const MoreAnswers = memo(function MoreAnswers({ question, stroke, shot, o
           </Button>
         </Group>
       </Group>
-      {done !== undefined && <Text size="sm">looking, {percent(done)}</Text>}
-      {answer?.kind === 'break-outs' && <BreakOuts found={answer.found} onShow={onShow} />}
-      {answer?.kind === 'plant' && (
-        <Plant found={answer.found} first={answer.first} second={question.pot} onShow={onShow} />
+      {state.kind === 'running' && (
+        <Group gap={8}>
+          <Text size="sm">looking, {percent(state.progress ?? 0)}</Text>
+          <Button size="compact-xs" variant="default" onClick={stop}>
+            Stop
+          </Button>
+        </Group>
       )}
-      {answer?.kind === 'double' && <Doubles found={answer.found} shot={shot} onShow={onShow} />}
+      {state.kind === 'failed' && (
+        <Text size="sm" role="alert" c="var(--jr-coral-text)">
+          No answer came: {state.error.message}.
+        </Text>
+      )}
+      {outdated && (
+        <Text size="sm" c="dimmed">
+          Of the {answer?.question.pot} as it was asked; balls, stroke or question are others now.
+        </Text>
+      )}
+      {answer?.kind === 'break-outs' && (
+        <BreakOuts found={'kind' in answer.found ? [] : answer.found} onShow={onShow} />
+      )}
+      {answer?.kind === 'plant' && (
+        <Plant found={answer.found} first={answer.first} second={answer.question.pot} onShow={onShow} />
+      )}
+      {answer?.kind === 'double' && <Doubles found={answer.found} shot={answer.shot} onShow={onShow} />}
     </section>
   );
 });

@@ -2,7 +2,8 @@ import { Stack, Text } from '@mantine/core';
 import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
+import { useAddress } from '../../controls/useAddress.ts';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot, ShotResult, Strike } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
@@ -16,11 +17,11 @@ import { Loading } from '../../controls/Loading.tsx';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { sumUp, type SpokenStroke } from '../../words/strokeWords.ts';
 import { useWords } from '../../words/useWords.ts';
-import type { PlannedStroke } from '../../workers/plannerProtocol.ts';
+import type { PlannedStroke } from '../../../core/planning/position/question.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
 import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
-import { labReducer, startLab, withStrike, type ChosenTable } from '../labState.ts';
+import type { ChosenTable } from '../labState.ts';
 import { firstPosition } from '../labStart.ts';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
@@ -35,7 +36,8 @@ import {
   settingTo,
   type PositionSetting,
 } from '../../planner/positionSetting.ts';
-import { PositionTable, type DragMode, type WantedLine } from './PositionTable.tsx';
+import { positionReducer, startPosition, type DragMode, type WantedLine } from './positionState.ts';
+import { PositionTable } from './PositionTable.tsx';
 import { PositionTools } from './PositionTools.tsx';
 import { QuestionCard } from './QuestionCard.tsx';
 import { RouteTable } from './RouteTable.tsx';
@@ -52,11 +54,6 @@ export function PositionPage() {
   return <PositionLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
 }
 
-/** The address as it stands: what was drawn last may lag behind it. */
-function currentAddress(): URLSearchParams {
-  return new URLSearchParams(window.location.search);
-}
-
 /** The stroke with which the page opens: plain, at a middling pace. */
 function opened(params: URLSearchParams, tables: readonly ClubTable[]) {
   const position = firstPosition(params, tables);
@@ -66,16 +63,12 @@ function opened(params: URLSearchParams, tables: readonly ClubTable[]) {
 }
 
 function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
-  const [params, setParams] = useSearchParams();
-  const navigate = useNavigate();
-  const [state, dispatch] = useReducer(labReducer, undefined, () => startLab(opened(params, tables)));
-  const { shot, selected, chosen } = state;
-  const [pocketSide, setPocketSide] = useState(0);
-  const [mode, setMode] = useState<DragMode>('Move balls');
-  const [wanted, setWanted] = useState<Point>();
-  const [line, setLine] = useState<WantedLine>();
-  const [beside, setBeside] = useState<number>();
-  const [shown, setShown] = useState<ShotResult>();
+  const { params, change: changeAddress } = useAddress();
+  const [state, dispatch] = useReducer(positionReducer, undefined, () =>
+    startPosition(opened(params, tables)),
+  );
+  const { steps, selected, mode, wanted, line, beside, shown } = state;
+  const { shot, chosen, pocketSide } = steps.present;
   const [player, setPlayer] = useState<string | null>(null);
   const players = useQuery(playersQuery);
   const { vocabulary } = useWords();
@@ -86,10 +79,8 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const setting = useMemo(() => settingFrom(params, ids.split(' '), guess), [params, ids, guess]);
   const objects = useMemo(() => ids.split(' ').filter((id) => id !== CUE), [ids]);
   const changeSetting = useCallback(
-    (part: Partial<PositionSetting>) => {
-      void navigate({ search: settingTo(currentAddress(), part).toString() }, { replace: true });
-    },
-    [navigate],
+    (part: Partial<PositionSetting>) => changeAddress((now) => settingTo(now, part)),
+    [changeAddress],
   );
   const level = executionErrorOf(setting.level, shot.table.preset.game);
   const { fitted, pending } = useFittedPlayer(player, shot.table.preset.game, level);
@@ -110,21 +101,20 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const [settledPosition] = useDebouncedValue(positionKey, STILL_MS);
   const to = mode === 'Wanted landing' ? (wanted ?? null) : null;
   const routes = useRoutes(settledPosition === positionKey && enough ? positionKey : undefined, question, to);
-  const backward = useBackward(question);
+  const backward = useBackward(JSON.stringify(question), question);
 
   // What stands beside the table is drawn when there is time, by callbacks that stay the same.
   const calmShot = useDeferredValue(shot);
   const calmQuestion = useDeferredValue(question);
   const calmSeen = useDeferredValue(seen);
-  const change = useCallbackRef((next: Shot, sameStep?: boolean) => {
-    setBeside(undefined);
-    setShown(undefined);
-    dispatch({ kind: 'change', shot: next, sameStep: sameStep ?? false });
-  });
-  const changeStroke = useCallbackRef((part: Partial<Strike>, sameStep: boolean) => {
-    setPocketSide(0);
-    change(withStrike(shot, part), sameStep);
-  });
+  const change = useCallback(
+    (next: Shot, sameStep?: boolean) => dispatch({ kind: 'change', shot: next, sameStep: sameStep ?? false }),
+    [],
+  );
+  const changeStroke = useCallback(
+    (part: Partial<Strike>, sameStep: boolean) => dispatch({ kind: 'stroke', part, pocketSide: 0, sameStep }),
+    [],
+  );
   const chooseTable = useCallbackRef((next: ChosenTable) =>
     dispatch({
       kind: 'set up',
@@ -139,30 +129,33 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const remove = useCallbackRef((id: string) => change(removeBall(shot, id)));
   const undo = useCallback(() => dispatch({ kind: 'undo' }), []);
   const redo = useCallback(() => dispatch({ kind: 'redo' }), []);
-  const link = useCallbackRef(() => {
-    const now = currentAddress();
-    const next = settingTo(now, settingFrom(now, ids.split(' '), guess));
-    next.set('shot', shotToLink(shot));
-    setParams(next, { replace: true });
-  });
+  const link = useCallbackRef(() =>
+    changeAddress((now) => {
+      const next = settingTo(now, settingFrom(now, ids.split(' '), guess));
+      next.set('shot', shotToLink(shot));
+      return next;
+    }),
+  );
   const wantPlace = useCallbackRef((place: Point, done: boolean) => {
-    setWanted(place);
+    dispatch({ kind: 'want', place });
     if (done) backward.ask({ kind: 'place', at: place, room: 0.25 });
   });
   const wantLine = useCallbackRef((next: WantedLine, done: boolean) => {
-    setLine(next);
+    dispatch({ kind: 'line', line: next });
     if (done) backward.ask({ kind: 'line', ...next, room: 0.12 });
   });
 
   const take = useCallback(({ strike, pocketSide: side }: Route) => {
-    setPocketSide(side);
-    dispatch({ kind: 'stroke', part: strike });
+    dispatch({ kind: 'stroke', part: strike, pocketSide: side });
   }, []);
+  const setMode = useCallback((next: DragMode) => dispatch({ kind: 'mode', mode: next }), []);
+  const setBeside = useCallback((route: number | undefined) => dispatch({ kind: 'beside', route }), []);
+  const setShown = useCallback((result: ShotResult | undefined) => dispatch({ kind: 'show', result }), []);
 
   const ball = shot.balls.find((each) => each.id === selected);
   const onKey = useCallbackRef((event: KeyboardEvent) => {
     const step = ball && arrowStep(event, ball, shot.table.length);
-    const route = routes.search?.routes[Number(event.key) - 1];
+    const route = routes.current ? routes.search?.routes[Number(event.key) - 1] : undefined;
     if (step !== undefined && ball !== undefined) change(moveBall(shot, ball.id, step));
     else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
       dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
@@ -174,7 +167,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     event.preventDefault();
   });
 
-  const found = routes.search?.routes ?? [];
+  const found = routes.current ? (routes.search?.routes ?? []) : [];
   const compared = beside === undefined ? undefined : found[beside];
   const comparedResult = useMemo(
     () => compared && simulate({ ...shot, strike: compared.strike }, { paths: true }),
@@ -200,8 +193,8 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         <PositionTools
           mode={mode}
           onMode={setMode}
-          past={state.past}
-          future={state.future}
+          past={steps.past}
+          future={steps.future}
           onUndo={undo}
           onRedo={redo}
           onLink={link}

@@ -1,8 +1,9 @@
 import { memo, useRef, type KeyboardEvent } from 'react';
-import { distance, type Point } from '../../../core/math/point.ts';
+import type { Point } from '../../../core/math/point.ts';
 import type { BallPath, Shot, ShotResult } from '../../../core/motion/shot.ts';
 import type { Assessment } from '../../../core/planning/aftermath.ts';
 import type { BackwardMap } from '../../../core/planning/backward.ts';
+import { useBallDrag, type DragPhase } from '../../table/ballDrag.ts';
 import { BackwardMark } from '../../table/BackwardMark.tsx';
 import { CloudMark } from '../../table/CloudMark.tsx';
 import { AimMark, BallMark, PathMark, WantedMark } from '../../table/marks.tsx';
@@ -10,17 +11,9 @@ import { NaturalMark } from '../../table/NaturalMark.tsx';
 import { RibbonMark } from '../../table/RibbonMark.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { WindowMark } from '../../table/WindowMark.tsx';
-import type { ShotPicture } from '../../workers/plannerProtocol.ts';
+import type { ShotPicture } from '../../../core/planning/position/question.ts';
 import { CUE } from '../../table/labShot.ts';
-
-/** What a drag on the cloth does. */
-export const DRAGS = ['Move balls', 'Wanted landing', 'Wanted line'] as const;
-export type DragMode = (typeof DRAGS)[number];
-
-export interface WantedLine {
-  readonly from: Point;
-  readonly to: Point;
-}
+import type { DragMode, WantedLine } from './positionState.ts';
 
 interface PositionTableProps {
   readonly shot: Shot;
@@ -43,8 +36,6 @@ interface PositionTableProps {
   readonly onKey: (event: KeyboardEvent) => void;
 }
 
-/** A finger counts as on a ball within this many radii. */
-const GRIP = 1.8;
 /** Chances at which the window is contoured. */
 const BANDS = [
   { chance: 0.5, points: 1 },
@@ -55,30 +46,20 @@ const BANDS = [
 /** The position with all that is known of the stroke drawn onto it. */
 export const PositionTable = memo(function PositionTable(props: PositionTableProps) {
   const { shot, picture, cloud, confidence, compared, wanted, line, map, mode, selected } = props;
-  const dragged = useRef<string>(undefined);
   const start = useRef<Point>(undefined);
-  const moved = useRef(false);
+  const dragBall = useBallDrag({ balls: shot.balls, onSelect: props.onSelect, onMove: props.onMove });
 
-  function drag(phase: 'down' | 'move' | 'up', place: Point) {
-    if (mode === 'Wanted landing') {
-      props.onWanted(place, phase === 'up');
-      return;
-    }
-    if (mode === 'Wanted line') {
-      if (phase === 'down') start.current = place;
-      if (start.current !== undefined) props.onLine({ from: start.current, to: place }, phase === 'up');
-      return;
-    }
-    if (phase === 'down') {
-      moved.current = false;
-      dragged.current = shot.balls.find((each) => distance(each, place) < GRIP * each.radius)?.id;
-      if (dragged.current !== undefined) props.onSelect(dragged.current);
-      return;
-    }
-    if (phase === 'move' && dragged.current !== undefined) {
-      // The first move is a step that can be undone, the rest of the drag belongs to it.
-      props.onMove(dragged.current, place, moved.current);
-      moved.current = true;
+  function drag(phase: DragPhase, place: Point) {
+    switch (mode) {
+      case 'Move balls':
+        dragBall(phase, place);
+        return;
+      case 'Wanted landing':
+        props.onWanted(place, phase === 'up');
+        return;
+      case 'Wanted line':
+        if (phase === 'down') start.current = place;
+        if (start.current !== undefined) props.onLine({ from: start.current, to: place }, phase === 'up');
     }
   }
 

@@ -1,7 +1,7 @@
 import { Button, Group, SegmentedControl } from '@mantine/core';
 import { memo } from 'react';
 import { UndoRedo } from '../../controls/UndoRedo.tsx';
-import { DRAGS, type DragMode } from './PositionTable.tsx';
+import { DRAGS, type DragMode } from './positionState.ts';
 
 interface PositionToolsProps {
   readonly mode: DragMode;

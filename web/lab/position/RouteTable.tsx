@@ -34,9 +34,19 @@ export const RouteTable = memo(function RouteTable({
         </Title>
         <Text size="sm" c="dimmed" role="status">
           {found.running ? `looking, ${percent(found.search?.done ?? 0)}` : ''}
+          {found.running && (
+            <Button size="compact-xs" variant="subtle" color="ink" onClick={found.stop}>
+              Stop
+            </Button>
+          )}
         </Text>
       </Group>
-      {routes.length === 0 && !found.running && (
+      {found.failed !== undefined && (
+        <Text size="sm" role="alert" c="var(--jr-coral-text)">
+          The search came to no end: {found.failed.message}. Move a ball to try again.
+        </Text>
+      )}
+      {routes.length === 0 && !found.running && found.failed === undefined && (
         <Text size="sm">
           No stroke found that does it: the pot is too thin, hidden, or leads nowhere useful.
         </Text>
@@ -75,11 +85,12 @@ export const RouteTable = memo(function RouteTable({
                 </Table.Td>
                 <Table.Td>
                   <Group gap={4} wrap="nowrap" justify="end">
-                    <Button size="compact-xs" onClick={() => onTake(route)}>
+                    <Button size="compact-xs" disabled={!found.current} onClick={() => onTake(route)}>
                       Take
                     </Button>
                     <Button
                       size="compact-xs"
+                      disabled={!found.current}
                       variant={compared === i ? 'filled' : 'default'}
                       aria-pressed={compared === i}
                       onClick={() => onCompare(compared === i ? undefined : i)}

@@ -1,3 +1,4 @@
+import { useAddress } from '../../controls/useAddress.ts';
 import { Alert, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
@@ -16,7 +17,8 @@ import { Loading } from '../../controls/Loading.tsx';
 import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { BallPanel } from '../BallPanel.tsx';
 import { addBall, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
-import { labReducer, startLab, withParameters, withStrike, type ChosenTable } from '../labState.ts';
+import { withParameters, withStrike, type ChosenTable } from '../labState.ts';
+import { startStroke, strokeReducer } from './strokeState.ts';
 import { LabHead } from '../LabHead.tsx';
 import { firstPosition, roomFor } from '../labStart.ts';
 import { LabTable } from './LabTable.tsx';
@@ -41,9 +43,12 @@ export function LabPage() {
 }
 
 function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
-  const [params, setParams] = useSearchParams();
-  const [state, dispatch] = useReducer(labReducer, undefined, () => startLab(firstPosition(params, tables)));
-  const { shot, kept, selected } = state;
+  const { params, set } = useAddress();
+  const [state, dispatch] = useReducer(strokeReducer, undefined, () =>
+    startStroke(firstPosition(params, tables)),
+  );
+  const { steps, kept, selected } = state;
+  const { shot, chosen } = steps.present;
   const result = useMemo(() => simulate(shot, { paths: true }), [shot]);
   const keptResult = useMemo(
     () => (kept === undefined ? undefined : simulate({ ...shot, strike: kept }, { paths: true })),
@@ -58,10 +63,10 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
     dispatch({ kind: 'change', shot: next, sameStep });
   }
 
-  function setUp(chosen: ChosenTable) {
+  function setUp(next: ChosenTable) {
     replay.reset();
-    const table = tableOfCard(chosen.card, chosen.conditions);
-    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen } });
+    const table = tableOfCard(next.card, next.conditions);
+    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen: next } });
   }
 
   const ball = shot.balls.find((each) => each.id === selected);
@@ -102,7 +107,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
     action();
   }
 
-  const room = roomFor(state);
+  const room = roomFor(steps.present);
   const leaves = result.events.some((event) => event.kind === 'off-table');
   return (
     <div className="lab">
@@ -110,7 +115,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
         <LabHead
           tables={tables}
           table={shot.table}
-          chosen={state.chosen}
+          chosen={chosen}
           onChoose={setUp}
           onHop={(hop) => change(withParameters(shot, { bedRestitution: hop ? LIVELY_BED : 0 }))}
         />
@@ -147,8 +152,8 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
       <div className="lab-side">
         <Group gap={6}>
           <UndoRedo
-            past={state.past}
-            future={state.future}
+            past={steps.past}
+            future={steps.future}
             onUndo={() => dispatch({ kind: 'undo' })}
             onRedo={() => dispatch({ kind: 'redo' })}
           />
@@ -159,11 +164,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
           >
             {kept === undefined ? 'Keep to compare' : 'Drop the kept'}
           </Button>
-          <Button
-            size="xs"
-            variant="default"
-            onClick={() => setParams({ shot: shotToLink(shot) }, { replace: true })}
-          >
+          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
             Link
           </Button>
           <Button size="xs" variant="default" onClick={fileDialog.open}>

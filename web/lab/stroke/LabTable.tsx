@@ -1,8 +1,9 @@
-import { useRef, type KeyboardEvent } from 'react';
-import { bearing, distance, type Point } from '../../../core/math/point.ts';
+import type { KeyboardEvent } from 'react';
+import { bearing, type Point } from '../../../core/math/point.ts';
 import { placeFrom, type Mark } from '../../../core/motion/marks.ts';
 import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
 import { AimMark, ContactMark, PathMark } from '../../table/marks.tsx';
+import { useBallDrag } from '../../table/ballDrag.ts';
 import { MovingBalls } from '../../table/MovingBalls.tsx';
 import { useReplayed, type Replay } from '../../table/replay.ts';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
@@ -24,8 +25,6 @@ interface LabTableProps {
 
 /** How far from the cue ball the handle of the line of aim stands, metres. */
 const HANDLE = 0.4;
-/** A finger counts as on a ball within this many radii. */
-const GRIP = 1.8;
 
 function PathsOf({ result, kept = false }: { readonly result: ShotResult; readonly kept?: boolean }) {
   return (result.paths ?? []).map((path) => (
@@ -42,29 +41,18 @@ function PathsOf({ result, kept = false }: { readonly result: ShotResult; readon
 /** The table to try a shot on: balls are dragged, the line of aim is turned by its handle or from anywhere. */
 export function LabTable(props: LabTableProps) {
   const { shot, result, marks, keptResult, selected, replay, onSelect, onMove, onAim, onKey } = props;
-  const dragged = useRef<string>(undefined);
-  const moved = useRef(false);
   const { balls, strike, table } = shot;
   const cue = balls.find((ball) => ball.id === strike.ball) ?? { x: 0, y: 0 };
   const standing = useReplayed(replay, (r) => r.time() === undefined);
 
-  function drag(phase: 'down' | 'move' | 'up', place: Point) {
-    if (phase === 'down') {
-      moved.current = false;
-      const ball = balls.find((each) => distance(each, place) < GRIP * each.radius);
-      dragged.current = ball?.id;
-      if (ball !== undefined) onSelect(ball.id);
-      else onAim(bearing(cue, place), false);
-      return;
-    }
-    if (phase === 'up') return;
-    if (dragged.current === undefined) onAim(bearing(cue, place), true);
-    else {
-      // The first move is a step that can be undone, the rest of the drag belongs to it.
-      onMove(dragged.current, place, moved.current);
-      moved.current = true;
-    }
-  }
+  const drag = useBallDrag({
+    balls,
+    onSelect,
+    onMove,
+    elsewhere: (phase, place) => {
+      if (phase !== 'up') onAim(bearing(cue, place), phase === 'move');
+    },
+  });
 
   return (
     <TableDrawing table={table} label="The table of the lab" onDrag={drag} onKey={onKey}>

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { executionErrorOf } from '../../core/player/levels.ts';
-import { chanceAt } from '../../core/planning/window.ts';
-import { buildTable } from '../../core/table/table.ts';
-import { FINE_STEP, pocketsOf, prepare, ROUGH_STEP, solved, tableOf, windowFor } from './plannerQuestion.ts';
-import type { PositionQuestion } from './plannerProtocol.ts';
+import { executionErrorOf } from '../../player/levels.ts';
+import { chanceAt } from '../grid.ts';
+import { buildTable } from '../../table/table.ts';
+import { FINE_STEP, pocketsOf, prepare, ROUGH_STEP, solved, tableOf, windowFor } from './prepared.ts';
+import type { PositionQuestion } from './question.ts';
 
 const table = buildTable('pool-9ft');
 const { ballRadius: radius, ballMass: mass } = table.preset;

@@ -1,16 +1,16 @@
-import type { BallOnTable } from '../../core/motion/shot.ts';
-import type { Aims } from '../../core/planning/aftermath.ts';
-import { backwardMap } from '../../core/planning/backward.ts';
-import { gridOver } from '../../core/planning/grid.ts';
-import { potLines, type PotLine } from '../../core/planning/potOptions.ts';
-import type { PositionWindow } from '../../core/planning/window.ts';
-import { windowAmong } from '../../core/planning/windowAmong.ts';
-import { cueingOf, hampered, type CueingOptions } from '../../core/player/cueing.ts';
-import { acceptanceOf, type Acceptance } from '../../core/shot/acceptance.ts';
-import { aimToPot } from '../../core/shot/aim.ts';
-import { POCKET_NAMES, type PocketName } from '../../core/table/pockets.ts';
-import { buildCustomTable, type Table } from '../../core/table/table.ts';
-import type { PlannedStroke, PositionQuestion, TableText } from './plannerProtocol.ts';
+import type { BallOnTable } from '../../motion/shot.ts';
+import type { Aims } from '../aftermath.ts';
+import { backwardMap } from '../backward.ts';
+import { gridOver } from '../grid.ts';
+import { potLines, type PotLine } from '../potOptions.ts';
+import type { PositionWindow } from '../grid.ts';
+import { windowAmong } from '../windowAmong.ts';
+import { cueingOf, hampered, type CueingOptions } from '../../player/cueing.ts';
+import { acceptanceOf, type Acceptance } from '../../shot/acceptance.ts';
+import { aimToPot } from '../../shot/aim.ts';
+import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
+import { buildCustomTable, type Table } from '../../table/table.ts';
+import type { PlannedStroke, PositionQuestion, TableText } from './question.ts';
 
 /** Widest distance between two points of a window: while a ball is moved, and once it lies still, metres. */
 export const ROUGH_STEP = 0.06;

@@ -1,0 +1,27 @@
+import type { BallOnTable } from '../../motion/shot.ts';
+import type { ExecutionError } from '../../player/levels.ts';
+import type { Table } from '../../table/table.ts';
+import { bestPotChance } from '../bestPot.ts';
+
+/** The balls that an opponent would have to pot: the reds where a red was on, otherwise the ball that was on. */
+function opponentsBalls(target: string, objects: readonly BallOnTable[]): readonly string[] {
+  const ids = objects.map(({ id }) => id);
+  return target.startsWith('red')
+    ? ids.filter((id) => id.startsWith('red'))
+    : ids.filter((id) => id === target);
+}
+
+/**
+ * The chance of the best pot that a position leaves to an opponent, 0…1.
+ * @param error the opponent's, standard deviations
+ * @param target the ball that was on for the player, as it is for the opponent
+ */
+export function bestLeft(
+  table: Table,
+  error: ExecutionError,
+  cue: BallOnTable,
+  objects: readonly BallOnTable[],
+  target: string,
+): number {
+  return bestPotChance(table, cue, objects, opponentsBalls(target, objects), error);
+}

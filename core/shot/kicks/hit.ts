@@ -1,0 +1,46 @@
+import { bearing, type Point } from '../../math/point.ts';
+import { positionAt } from '../../motion/path.ts';
+import type { ShotResult } from '../../motion/shot.ts';
+
+/** What became of a hit on a ball, by way of cushions or not. */
+export interface Hit {
+  /** Cushions of the cue ball before its first ball, by the side of the table, in order. */
+  readonly before: readonly string[];
+  /** Id of the first ball met; undefined when none was. */
+  readonly first: string | undefined;
+  /** Share of the ball's width that the cue ball covers as they meet, 0…1. */
+  readonly covered: number;
+  /** After it a ball fell or reached a cushion. */
+  readonly legal: boolean;
+}
+
+/** Just before two balls meet, seconds: how the cue ball comes is read over this time. */
+const JUST_BEFORE = 1e-3;
+
+function sideOf(cushion: string): string {
+  return cushion.split('-')[0] ?? cushion;
+}
+
+/** Reads the first hit of the cue ball off a played shot. @param result with events and paths @param cue its id */
+export function hitOf(result: ShotResult, cue: string): Hit {
+  const before: string[] = [];
+  for (const [i, event] of result.events.entries()) {
+    if (event.kind === 'ball-cushion' && event.id === cue) before.push(sideOf(event.cushion));
+    if (event.kind !== 'ball-ball' || !event.ids.includes(cue)) continue;
+    const first = event.ids.find((id) => id !== cue);
+    const later = result.events.slice(i + 1);
+    const legal = later.some(({ kind }) => kind === 'pocket' || kind === 'ball-cushion');
+    return { before, first, covered: coveredAt(result, cue, first ?? '', event.t), legal };
+  }
+  return { before, first: undefined, covered: 0, legal: false };
+}
+
+/** The share of a ball that the cue ball covers along its way as they meet. */
+function coveredAt(result: ShotResult, cue: string, ball: string, t: number): number {
+  const [cuePath, ballPath] = [cue, ball].map((id) => result.paths?.find((path) => path.id === id));
+  if (cuePath === undefined || ballPath === undefined) return 0;
+  const before: Point = positionAt(cuePath, t - JUST_BEFORE);
+  const at = positionAt(cuePath, t);
+  const off = bearing(before, at) - bearing(at, positionAt(ballPath, t));
+  return 1 - Math.abs(Math.sin(off));
+}
