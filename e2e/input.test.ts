@@ -129,6 +129,16 @@ describe('with a finger alone, on a tablet held upright', () => {
       await page.setViewportSize(size);
       const overflow = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight);
       expect(overflow).toBeLessThanOrEqual(0);
+      // The shots so far, the levels and the key to the lines are all in sight.
+      for (const part of [
+        page.getByRole('list', { name: 'The round so far' }),
+        page.getByText('Against the levels'),
+        page.getByText('wanted landing'),
+      ]) {
+        const box = await part.boundingBox();
+        expect(box?.height).toBeGreaterThan(0);
+        expect((box?.y ?? NaN) + (box?.height ?? NaN)).toBeLessThanOrEqual(size.height);
+      }
     }
   });
 });

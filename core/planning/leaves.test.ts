@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { toRadians } from '../math/angle.ts';
+import { toRadians, wrapAngle } from '../math/angle.ts';
 import { bearing, distance } from '../math/point.ts';
 import { positionAt } from '../motion/path.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
@@ -185,29 +185,58 @@ describe('the safe side to miss', () => {
   const aims = aimsOf(balls, ['1']);
   const novice = executionErrorOf('first season', 'pool');
 
-  it('sorts every miss to one side, and there are as many as there are misses', () => {
+  it('tells a thick miss from a thin one by where the ball goes, and what each leaves by the pots that are there', () => {
     const shot = solved(balls);
-    const sides = missSides(shot, aims, novice, 400, 5);
+    const [cue, object] = balls;
+    if (cue === undefined || object === undefined) throw new Error('two balls');
+    // Of a ball that is met thicker the way turns towards the line from cue ball to ball, of a thinner one away from it.
+    const along = bearing(cue, object);
+    const turnOf = (played: Shot) => {
+      const result = simulate(played, { paths: true });
+      const path = result.paths?.find(({ id }) => id === '1');
+      const hit = result.events.find(({ kind }) => kind === 'ball-ball')?.t;
+      if (path === undefined || hit === undefined) return undefined;
+      const way = bearing(positionAt(path, hit), positionAt(path, hit + 0.02));
+      return { result, turn: Math.abs(wrapAngle(way - along)) };
+    };
+    const planned = turnOf(shot)?.turn ?? NaN;
+    const missed = { thick: [] as number[], thin: [] as number[] };
     const random = createRandom(5);
-    let missed = 0;
     for (let k = 0; k < 400; k++) {
-      const { rest } = simulate(executed(shot, novice, random));
-      if (rest[1]!.pocket === null) missed++;
+      const seen = turnOf(executed(shot, novice, random));
+      if (seen === undefined || seen.result.rest[1]!.pocket !== null) continue;
+      const left = leftOnTable(balls, seen.result.rest);
+      const [at] = left.filter(({ id }) => id === 'cue');
+      const objects = left.filter(({ id }) => id !== 'cue');
+      const lines = potLines(POOL, objects, ['1'], acceptanceOf);
+      const chances = at === undefined ? [1] : lines.map((line) => viewOf(POOL, at, line, [], team).chance);
+      missed[seen.turn < planned ? 'thick' : 'thin'].push(Math.max(0, ...chances));
     }
-    expect(400 * (sides.thick.share + sides.thin.share)).toBeCloseTo(missed, 6);
-    for (const { leaves } of [sides.thick, sides.thin]) {
-      expect(leaves).toBeGreaterThanOrEqual(0);
-      expect(leaves).toBeLessThanOrEqual(1);
+    const sides = missSides(shot, aims, novice, 400, 5);
+    for (const side of ['thick', 'thin'] as const) {
+      expect(missed[side].length).toBeGreaterThan(12);
+      expect(sides[side].share).toBeCloseTo(missed[side].length / 400, 2);
+      const mean = missed[side].reduce((sum, chance) => sum + chance, 0) / missed[side].length;
+      expect(Math.abs((sides[side].leaves ?? NaN) - mean)).toBeLessThan(0.04);
     }
   });
 
   it('is the side that leaves less, when both have been seen often enough', () => {
     const shot = solved(balls);
-    const { thick, thin, safer, enough } = missSides(shot, aims, novice, 400, 5);
-    expect(enough).toBe(true);
-    const difference = (thick.leaves ?? 0) - (thin.leaves ?? 0);
-    if (Math.abs(difference) < 0.05) expect(safer).toBeUndefined();
-    else expect(safer).toBe(difference < 0 ? 'thick' : 'thin');
+    expect(missSides(shot, aims, novice, 400, 5).enough).toBe(true);
+    // The first hanging ball is left plain by either miss, the second by one more than by the other: the
+    // advice follows the two chances, and is silent where they are within 0.05 of each other.
+    const answers = [ball('2', 2.4, 0.1), ball('2', 0.1, 1.15)].map((hanger) => {
+      const all = [...balls, hanger];
+      return missSides({ ...shot, balls: all }, { ...aimsOf(all, ['1', '2']) }, novice, 400, 5);
+    });
+    const safer = answers.map(({ thick, thin }) => {
+      const more = (thick.leaves ?? NaN) - (thin.leaves ?? NaN);
+      return Math.abs(more) < 0.05 ? undefined : more < 0 ? 'thick' : 'thin';
+    });
+    expect(answers.every(({ enough }) => enough)).toBe(true);
+    expect(new Set(safer).size).toBe(2);
+    expect(answers.map((answer) => answer.safer)).toEqual(safer);
     // A player who never misses tells nothing.
     const sure = { directionDeg: 0, speed: 0, tip: 0, elevationDeg: 0 };
     expect(missSides(shot, aims, sure, 30, 5)).toEqual({

@@ -44,20 +44,36 @@ export function benchmarkLevel(
   return { level, potted, round: [...sumOfDraws(perShot, drill.scoring.shots)] };
 }
 
-/** The benchmark of a single-shot drill: all five levels. */
+/**
+ * The benchmark of a single-shot drill, level by level: after each the share that is done, 0…1, at the end all five.
+ * @param seed same seed, same benchmark
+ */
+export function* benchmarkLevels(
+  drill: PositionDrill,
+  stage: DrillStage,
+  planned: PlannedShot,
+  seed: number,
+): Generator<number, Benchmark> {
+  const levels: LevelBenchmark[] = [];
+  for (const [i, level] of LEVEL_NAMES.entries()) {
+    levels.push(benchmarkLevel(drill, stage, planned, level, seed + i));
+    yield (i + 1) / LEVEL_NAMES.length;
+  }
+  return { executions: EXECUTIONS_PER_LEVEL, wholeRounds: false, unit: 'points', better: 'high', levels };
+}
+
+/** The benchmark of a single-shot drill: all five levels at once. */
 export function benchmarkDrill(
   drill: PositionDrill,
   stage: DrillStage,
   planned: PlannedShot,
   seed: number,
 ): Benchmark {
-  return {
-    executions: EXECUTIONS_PER_LEVEL,
-    wholeRounds: false,
-    unit: 'points',
-    better: 'high',
-    levels: LEVEL_NAMES.map((level, i) => benchmarkLevel(drill, stage, planned, level, seed + i)),
-  };
+  const levels = benchmarkLevels(drill, stage, planned, seed);
+  for (;;) {
+    const next = levels.next();
+    if (next.done === true) return next.value;
+  }
 }
 
 /**

@@ -34,9 +34,6 @@ function work(
   return entries;
 }
 
-const total = (entries: readonly LedgerEntry[]) =>
-  entries.reduce((sum, { choice, pot, position }) => sum + choice + pot + position, 0);
-
 describe('the ledger of an attempt', () => {
   // A ball in front of a corner pocket, the cue ball straight behind it.
   const hanger = ball('1', 0.12, 0.12);
@@ -79,15 +76,28 @@ describe('the ledger of an attempt', () => {
     expect(entry?.choice).toBeGreaterThan(0.05);
   });
 
-  it('adds up: what all shots cost is the chance at the start less that at the end', () => {
-    const balls = [hanger, ball('2', 0.15, 1.12)];
-    const entries = work(60, balls, behind, [
-      shot({ ball: '1', potted: ['1'], landing: { x: 0.6, y: 0.75 } }),
+  it('gives what is left after a shot as playing it out from there does', () => {
+    const second = ball('2', 0.15, 1.12);
+    const landing = { x: 0.6, y: 0.75 };
+    const entries = work(60, [hanger, second], behind, [
+      shot({ ball: '1', potted: ['1'], landing }),
       shot({ ball: '2', potted: ['2'], landing: { x: 0.5, y: 0.8 } }),
     ]);
     expect(entries.map((entry) => entry.shot)).toEqual([1, 2]);
-    expect(total(entries)).toBeCloseTo((entries[0]?.before.share ?? NaN) - 1, 9);
-    expect(entries[1]?.before.share).toBeCloseTo(entries[0]?.after.share ?? NaN, 9);
+    const ends: Drill = { ...drill, faults: { ...drill.faults, missed: 'ends the attempt' } };
+    const random = createRandom(21);
+    const n = 200;
+    let cleared = 0;
+    for (let k = 0; k < n; k++) {
+      const from = cueBallAt(table, landing, CUE_BALL);
+      const { attempt } = playClearance({ ...playerAt(60), random }, ends, [second], from);
+      if (attempt.over === 'cleared' && attempt.faults.length === 0) cleared++;
+    }
+    const played = wilson(cleared, n);
+    for (const share of [entries[0]?.after, entries[1]?.before]) {
+      expect(share?.high).toBeGreaterThan(played.low);
+      expect(share?.low).toBeLessThan(played.high);
+    }
   });
 
   it('charges a bad place to the position', () => {
@@ -124,8 +134,10 @@ describe('the ledger of an attempt', () => {
       behind,
       shots.map((each) => shot({ ...each, potted: [...each.potted], broken: [...each.broken] })),
     );
-    expect(entries.length).toBeGreaterThan(0);
-    const last = entries.at(-1);
-    expect(total(entries)).toBeCloseTo((entries[0]?.before.share ?? NaN) - (last?.after.share ?? NaN), 9);
+    // One entry a shot, up to the first whose cue ball was not marked.
+    const told = shots.findIndex(({ landing }) => landing === null);
+    expect(entries.map((entry) => entry.shot)).toEqual(
+      shots.slice(0, told < 0 ? shots.length : told + 1).map((_, i) => i + 1),
+    );
   });
 });

@@ -48,7 +48,9 @@ describe('a round of a position drill by a virtual player', () => {
   });
 
   it('is the same from the same seed and another from another', () => {
-    expect(play(drill, 'team', 3)).toEqual(play(drill, 'team', 3));
+    // Planned and played anew, by nothing that remembers.
+    const fresh = wholeRound(virtualRounds(drill, 1, buildTable(drill.table), 'team'), 3);
+    expect(fresh).toEqual(play(drill, 'team', 3));
     const values = Array.from({ length: 12 }, (_, i) => play(drill, 'team', i + 1).result.value);
     expect(new Set(values).size).toBeGreaterThan(1);
   });
@@ -72,6 +74,79 @@ describe('a round of a position drill by a virtual player', () => {
   });
 });
 
+const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0);
+const settings = <M extends Drill['scoring']['method']>({ scoring }: Drill, method: M) => {
+  if (scoring.method !== method) throw new Error(`not ${method}`);
+  return scoring as Extract<Drill['scoring'], { method: M }>;
+};
+
+/** What a round comes to, reckoned as a coach would on paper. */
+const BY_HAND: Readonly<Record<string, (attempts: VirtualRound['attempts'], drill: Drill) => number>> = {
+  'zone-points': (attempts) => sum(attempts.map(({ points = NaN }) => points)),
+  'attempts-to-clear': (attempts) => attempts.length,
+  'balls-made': (attempts) => sum(attempts.map(({ balls = NaN }) => balls)),
+  lives: (attempts) => attempts.filter(({ done }) => !done).length,
+  'ladder-by-racks': (attempts, drill) => {
+    const { rungs, wins, of } = settings(drill, 'ladder-by-racks');
+    let [passed, rung, won, lost] = [0, 0, 0, 0];
+    for (const { done } of attempts) {
+      if (done) won++;
+      else lost++;
+      if (won < wins && lost < of - wins + 1) continue;
+      if (won < wins) break;
+      passed = rungs[rung] ?? NaN;
+      [rung, won, lost] = [rung + 1, 0, 0];
+    }
+    return passed;
+  },
+  'ladder-by-single': (attempts, drill) => {
+    const { start, lowest, top, onMiss } = settings(drill, 'ladder-by-single');
+    let [balls, best] = [start, 0];
+    for (const { done } of attempts) {
+      if (done) best = Math.max(best, balls);
+      balls = done ? Math.min(top, balls + 1) : onMiss === 'down one' ? Math.max(lowest, balls - 1) : start;
+    }
+    return best;
+  },
+  'clear-or-restart': (attempts) => attempts.filter(({ done }) => done).length,
+  'break-points': (attempts) => Math.max(...attempts.map(({ points = NaN }) => points)),
+  'graded-contact': (attempts, drill) => {
+    const { points } = settings(drill, 'graded-contact');
+    return sum(attempts.map(({ grade }) => (grade === undefined ? NaN : points[grade])));
+  },
+  'success-rate': (attempts) => attempts.filter(({ done }) => done).length,
+  kick: (attempts, drill) => {
+    const { penalty, leaveCosts } = settings(drill, 'kick');
+    return sum(
+      attempts.map(({ kick }) => {
+        if (kick === undefined) return NaN;
+        const misses = kick.repeats + (kick.hit && kick.legal ? 0 : 1);
+        return penalty * misses + leaveCosts[kick.leave];
+      }),
+    );
+  },
+  'break-score': (attempts, drill) => {
+    const { weights, mostBalls, afterInOff } = settings(drill, 'break-score');
+    return sum(
+      attempts.map(({ opening }) => {
+        if (opening === undefined) return NaN;
+        const { balls, control, layout, inOff } = opening;
+        const points =
+          weights.balls * Math.min(balls, mostBalls) + weights.control * control + weights.layout * layout;
+        return inOff ? points * afterInOff : points;
+      }),
+    );
+  },
+  streak: (attempts) =>
+    Math.max(
+      ...attempts
+        .map(({ done }) => (done ? 'x' : ' '))
+        .join('')
+        .split(' ')
+        .map((run) => run.length),
+    ),
+};
+
 describe('a round of any other drill', () => {
   it.each([
     ['five-buoys', 'zone-points'],
@@ -92,9 +167,8 @@ describe('a round of any other drill', () => {
     expect(drill.scoring.method).toBe(method);
     const { attempts, result } = play(drill, 'match', 5);
     expect(result.complete).toBe(true);
-    // The rules engine, given the same attempts, comes to the same result.
-    expect(roundProgress(atStage(drill, 1), 1, attempts).result).toEqual(result);
-    expect(play(drill, 'match', 5)).toEqual({ attempts, result });
+    expect(attempts.length).toBeGreaterThan(0);
+    expect(result.value).toBe(BY_HAND[method]!(attempts, atStage(drill, 1)));
   });
 
   it('is better by a better player, over some rounds', () => {

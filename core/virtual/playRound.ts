@@ -38,6 +38,8 @@ export function canBePlayed(drill: Pick<Drill, 'task'>): boolean {
   return drill.task.kind !== 'call';
 }
 
+/** Seeds of rounds in a row lie so far apart. */
+const SEEDS_APART = 1000;
 /** A round without an end of its own is stopped here. */
 const MOST_ATTEMPTS = 100;
 /** Paces that are tried for a plant or a double, m/s. */
@@ -223,4 +225,9 @@ export function wholeRound(rounds: VirtualRounds, seed: number): VirtualRound {
     const next = round.next();
     if (next.done === true) return next.value;
   }
+}
+
+/** Rounds of one player one after the other, each with a seed of its own; whoever asks says how many. */
+export function* roundsFrom(rounds: VirtualRounds, seed: number): Generator<VirtualRound, never> {
+  for (let k = 0; ; k++) yield wholeRound(rounds, seed + SEEDS_APART * k);
 }

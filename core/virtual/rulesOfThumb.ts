@@ -211,3 +211,9 @@ export function ruleOfThumb({ school, cutDeg, strokes }: ThumbStrokes, rating: n
   });
   return { school, ways, cutDeg, points, stretches: stretchesOf(ways, points) };
 }
+
+/** The rules of thumb of a table for players of some ratings, 0…100, in their order. */
+export function rulesOfThumb(table: Table, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[] {
+  const strokes = [...thumbStrokes(table)];
+  return ratings.map((rating) => strokes.map((each) => ruleOfThumb(each, rating)));
+}

@@ -1,17 +1,59 @@
 import { LRUCache } from 'lru-cache';
 import type { Benchmark } from '../../core/records/benchmark.ts';
-import { findBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
+import { findBenchmarks, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
 import type { Database } from '../db/pool.ts';
 
-/** A benchmark never changes under its key, so every process may keep those it was asked for; one not there may come. */
-const known = new LRUCache<string, Benchmark>({ max: 500 });
+/** One that is not there may come, from another server too: that it was not is remembered for so long. */
+const MISSING_MS = 20_000;
 
-/** The kept benchmark, read and checked once. */
-export async function knownBenchmark(db: Database, key: BenchmarkKey): Promise<Benchmark | undefined> {
-  const text = Object.values(key).join('|');
-  const kept = known.get(text);
-  if (kept !== undefined) return kept;
-  const benchmark = await findBenchmark(db, key);
-  if (benchmark !== undefined) known.set(text, benchmark);
-  return benchmark;
+/** A benchmark never changes under its key, so every process may keep those it was asked for. */
+function newMemory() {
+  return {
+    known: new LRUCache<string, Benchmark>({ max: 1_000 }),
+    missing: new LRUCache<string, true>({ max: 5_000, ttl: MISSING_MS }),
+  };
+}
+
+/** What is known of each database that this process speaks to. */
+const memories = new WeakMap<Database, ReturnType<typeof newMemory>>();
+
+function memoryOf(db: Database) {
+  const memory = memories.get(db) ?? newMemory();
+  memories.set(db, memory);
+  return memory;
+}
+
+/** Tells keys apart. */
+export function textOf(key: BenchmarkKey): string {
+  return Object.values(key).join('|');
+}
+
+/** The kept benchmarks of some keys, by textOf; what is not known here is asked for in one query. */
+export async function knownBenchmarks(
+  db: Database,
+  keys: readonly BenchmarkKey[],
+): Promise<ReadonlyMap<string, Benchmark>> {
+  const { known, missing } = memoryOf(db);
+  const asked = new Map(keys.map((key) => [textOf(key), key]));
+  const unknown = [...asked].filter(([text]) => !known.has(text) && !missing.has(text));
+  if (unknown.length > 0) {
+    const found = await findBenchmarks(
+      db,
+      unknown.map(([, key]) => key),
+    );
+    for (const { key, benchmark } of found) known.set(textOf(key), benchmark);
+    for (const [text] of unknown) if (!known.has(text)) missing.set(text, true);
+  }
+  return new Map(
+    [...asked.keys()].flatMap((text) => {
+      const benchmark = known.get(text);
+      return benchmark === undefined ? [] : [[text, benchmark] as const];
+    }),
+  );
+}
+
+/** Keeps a benchmark; this process knows of it at once. */
+export async function keepBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
+  await storeBenchmark(db, key, benchmark);
+  memoryOf(db).missing.delete(textOf(key));
 }

@@ -17,7 +17,8 @@ import {
   type ClaimedJob,
   type JobSetting,
 } from '../db/queries/benchmarkJobs.ts';
-import { findBenchmark, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
+import { keepBenchmark } from './known.ts';
+import { findBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
 import type { StoredDrill } from '../db/queries/drills.ts';
 import { inTransaction, type Database } from '../db/pool.ts';
 import { revisionOf } from '../drills/plans.ts';
@@ -161,7 +162,7 @@ export class BenchmarkQueue {
           return result === undefined ? [] : [{ part, result }];
         }),
       );
-      await storeBenchmark(db, job.key, benchmark);
+      await keepBenchmark(db, job.key, benchmark);
       await finishJob(db, job.id);
     });
   }

@@ -5,9 +5,10 @@ import { progressIn } from '../../core/scoring/progress.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
 import { canBePlayed } from '../../core/virtual/playRound.ts';
-import { knownBenchmark } from '../benchmarks/known.ts';
+import { knownBenchmarks, textOf } from '../benchmarks/known.ts';
+import type { BenchmarkKey } from '../db/queries/benchmarks.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
-import { listDrills, ownerOf } from '../db/queries/drills.ts';
+import { LIBRARY, listDrills } from '../db/queries/drills.ts';
 import { listTables } from '../db/queries/tables.ts';
 import type { Database } from '../db/pool.ts';
 import { knownRounds, pointsOf, ratingsOf, type KnownRound } from './progress.ts';
@@ -38,30 +39,37 @@ export async function nextDrillsOf(
   // Whoever plays one game is not sent to the other's tables.
   const played = new Set(rounds.map(({ table }) => table.preset));
   const today = period.to.getTime() / DAY_MS;
-  const candidates: DrillCandidate[] = [];
-  for (const { document, revision, archived } of drills) {
+  const stages: (Omit<DrillCandidate, 'levels'> & { readonly key: BenchmarkKey })[] = [];
+  for (const { document, revision, archived, own: isOwn } of drills) {
     const table = tables.find(
       ({ preset }) => tablesOf(document).includes(preset) && (played.size === 0 || played.has(preset)),
     );
     if (archived || table === undefined || !canBePlayed(document)) continue;
-    const owner = await ownerOf(db, player.clubId, document.slug);
+    const owner = isOwn ? player.clubId : LIBRARY;
     const fingerprint = tableFingerprint(
       tableOfCard(table.state.card, table.state.conditions?.conditions ?? null),
     );
     for (const [i] of document.stages.entries()) {
       const stage = i + 1;
       const key = benchmarkKey({ owner, document, revision }, stage, fingerprint);
-      const benchmark = await knownBenchmark(db, key);
       const own = rounds.filter((round) => round.drill === document.slug && round.stage === stage);
-      candidates.push({
+      stages.push({
+        key,
         drill: document.slug,
         stage,
         skills: document.skills,
-        levels: benchmark?.levels.map(({ round }) => round),
         ...courseIn(own, today),
       });
     }
   }
+  const benchmarks = await knownBenchmarks(
+    db,
+    stages.map(({ key }) => key),
+  );
+  const candidates = stages.map(({ key, ...candidate }): DrillCandidate => ({
+    ...candidate,
+    levels: benchmarks.get(textOf(key))?.levels.map(({ round }) => round),
+  }));
   return nextDrills(candidates, ratings)
     .slice(0, SHOWN)
     .map(({ drill, stage, skill, behind, shows, restDays, course }) => ({

@@ -12,7 +12,7 @@ import { addSums } from '../../core/scoring/roundSums.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
 import type { Slope } from '../../core/statistics/slope.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
-import { knownBenchmark } from '../benchmarks/known.ts';
+import { knownBenchmarks, textOf } from '../benchmarks/known.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
 import { listCallScores } from '../db/queries/calls.ts';
 import type { RoundResultRow } from '../db/queries/results.ts';
@@ -53,17 +53,26 @@ export async function knownRounds(
   period: { readonly from: Date; readonly to: Date },
 ): Promise<readonly KnownRound[]> {
   const rows = await keptResults(db, player, period);
-  const kinds = new Map<string, Pick<KnownRound, 'skills' | 'levels'>>();
-  for (const { row } of rows) {
-    if (kinds.has(kindOf(row))) continue;
-    const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
-    const benchmark =
-      entry && (await knownBenchmark(db, benchmarkKey(entry, row.stage, row.table.fingerprint)));
-    kinds.set(kindOf(row), {
-      skills: entry?.document.skills ?? [],
-      levels: benchmark?.levels.map(({ round }) => round),
-    });
-  }
+  const first = new Map(rows.map(({ row }) => [kindOf(row), row]));
+  const subjects = await Promise.all(
+    [...first].map(async ([kind, row]) => {
+      const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
+      return { kind, entry, key: entry && benchmarkKey(entry, row.stage, row.table.fingerprint) };
+    }),
+  );
+  const benchmarks = await knownBenchmarks(
+    db,
+    subjects.flatMap(({ key }) => key ?? []),
+  );
+  const kinds = new Map(
+    subjects.map(({ kind, entry, key }): [string, Pick<KnownRound, 'skills' | 'levels'>] => [
+      kind,
+      {
+        skills: entry?.document.skills ?? [],
+        levels: key && benchmarks.get(textOf(key))?.levels.map(({ round }) => round),
+      },
+    ]),
+  );
   return rows.flatMap(({ row, kept }) => {
     const kind = kinds.get(kindOf(row));
     return kind === undefined ? [] : [{ ...row, ...kind, ...kept, day: row.startedAt.getTime() / DAY_MS }];

@@ -13,7 +13,8 @@ import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { benchmarkKey, queueBenchmark } from '../benchmarks/queue.ts';
 import { clubResults } from '../benchmarks/clubResults.ts';
 import { cancelJob, findJob, type JobSetting } from '../db/queries/benchmarkJobs.ts';
-import { findBenchmark, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
+import { keepBenchmark } from '../benchmarks/known.ts';
+import { findBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
 import { findDrill, ownerOf, type StoredDrill } from '../db/queries/drills.ts';
 import { findFixedBands, storeFixedBands } from '../db/queries/fixedBands.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -103,7 +104,7 @@ export function benchmarkRoutes(deps: Dependencies) {
         'levels.round',
       );
     }
-    await storeBenchmark(deps.pool, subject.key, benchmark);
+    await keepBenchmark(deps.pool, subject.key, benchmark);
     return c.json(await reply(c, subject));
   });
 

@@ -20,7 +20,7 @@ export function AttemptStrip({ attempts, planned, word, onChoose }: AttemptStrip
   const first = Math.max(0, Math.min(count - MOST_BOXES, attempts.length - MOST_BOXES + 2));
   const shown = Math.min(count, MOST_BOXES);
   return (
-    <ol className="shot-strip scoring-aside" aria-label="The round so far">
+    <ol className="shot-strip" aria-label="The round so far">
       {Array.from({ length: shown }, (_, k) => {
         const i = first + k;
         const attempt = attempts[i];

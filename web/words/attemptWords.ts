@@ -30,11 +30,11 @@ export function attemptWords({
   return done ? 'made' : 'missed';
 }
 
-/** How a ball was met: thick and thin begin alike and are told by their third letter. */
+/** How a ball was met: thick and thin begin alike and are told by their last letter. */
 const GRADE_SIGNS: Readonly<Record<ContactGrade, string>> = {
   full: 'F',
-  thick: 'Thk',
-  thin: 'Thn',
+  thick: 'Tk',
+  thin: 'Tn',
   'cushion first': 'C',
   miss: '×',
 };

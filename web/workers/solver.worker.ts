@@ -4,15 +4,14 @@ import { strokeCurves } from '../../core/scoring/attribution.ts';
 import { observedShots } from '../../core/scoring/observedShots.ts';
 import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
-import type { LevelBenchmark } from '../../core/records/benchmark.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { DrillStage } from '../../core/records/drill.ts';
-import { benchmarkLevel, EXECUTIONS_PER_LEVEL } from '../../core/scoring/benchmark.ts';
+import { benchmarkLevels } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
-import { virtualRounds, wholeRound } from '../../core/virtual/playRound.ts';
-import { ruleOfThumb, thumbStrokes } from '../../core/virtual/rulesOfThumb.ts';
+import { roundsFrom, virtualRounds, type VirtualRound } from '../../core/virtual/playRound.ts';
+import { rulesOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import { ledgerOf, type LedgerEntry } from '../../core/virtual/ledger.ts';
-import { executionErrorAt, LEVEL_NAMES } from '../../core/player/levels.ts';
+import { executionErrorAt } from '../../core/player/levels.ts';
 import type { Solver, TableAsPlayed } from './protocol.ts';
 
 const SEED = 4610;
@@ -41,13 +40,15 @@ const solver: Solver = {
     rebuildTolerance(drill, tableOfCard(card, conditions), onProgress),
   tryRound(drill, { card, conditions }, stageNumber, level, seed) {
     const rounds = virtualRounds(drill, stageNumber, tableOfCard(card, conditions), level);
-    const round = wholeRound(rounds, seed);
-    const results = [round.result];
     const until = performance.now() + MORE_ROUNDS_MS;
-    while (results.length < MOST_ROUNDS && performance.now() < until) {
-      results.push(wholeRound(rounds, seed + 1000 * results.length).result);
+    const played: VirtualRound[] = [];
+    for (const round of roundsFrom(rounds, seed)) {
+      played.push(round);
+      if (played.length >= MOST_ROUNDS || performance.now() >= until) break;
     }
-    return { round, results };
+    const [round] = played;
+    if (round === undefined) throw new RangeError('tryRound: no round was played');
+    return { round, results: played.map(({ result }) => result) };
   },
   fit(played, assumed) {
     const shots = played.flatMap(({ drill, on, shots: each }) => {
@@ -65,10 +66,7 @@ const solver: Solver = {
     const { task } = drill;
     return strokeCurves(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
   },
-  thumbs({ card, conditions }, ratings) {
-    const strokes = [...thumbStrokes(tableOfCard(card, conditions))];
-    return ratings.map((rating) => strokes.map((each) => ruleOfThumb(each, rating)));
-  },
+  thumbs: ({ card, conditions }, ratings) => rulesOfThumb(tableOfCard(card, conditions), ratings),
   async ledger({ drill, on, rating, objects, cue, shots }, onEntry) {
     const table = tableOfCard(on.card, on.conditions);
     const player = { table, error: executionErrorAt(rating, table.preset.game) };
@@ -82,22 +80,14 @@ const solver: Solver = {
     return entries;
   },
   async benchmark(drill, on, stageNumber, onProgress) {
-    const stage = stageOf(drill, stageNumber);
-    const plan = planOf(drill, on);
-    const levels: LevelBenchmark[] = [];
-    for (const [i, level] of LEVEL_NAMES.entries()) {
-      levels.push(benchmarkLevel(drill, stage, plan, level, SEED + i));
-      onProgress((i + 1) / LEVEL_NAMES.length);
+    const levels = benchmarkLevels(drill, stageOf(drill, stageNumber), planOf(drill, on), SEED);
+    for (;;) {
+      const next = levels.next();
+      if (next.done === true) return next.value;
+      onProgress(next.value);
       // Lets the progress out before the next level takes the thread.
       await new Promise((resolve) => setTimeout(resolve, 0));
     }
-    return {
-      executions: EXECUTIONS_PER_LEVEL,
-      wholeRounds: false,
-      unit: 'points',
-      better: 'high',
-      levels,
-    };
   },
 };
 

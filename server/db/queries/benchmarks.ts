@@ -40,6 +40,53 @@ export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Be
   return rows[0] && benchmarkSchema.validate(parseJson(rows[0].document));
 }
 
+interface FoundRow extends RowDataPacket {
+  owner: string;
+  drill: string;
+  revision: number;
+  stage: number;
+  table_fingerprint: string;
+  model_version: string;
+  level_version: number;
+  document: unknown;
+}
+
+/** So many keys are asked for in one statement. */
+const KEYS_AT_A_TIME = 200;
+
+/** Those of some benchmarks that are there. */
+export async function findBenchmarks(
+  db: Database,
+  keys: readonly BenchmarkKey[],
+): Promise<readonly { readonly key: BenchmarkKey; readonly benchmark: Benchmark }[]> {
+  const found: { key: BenchmarkKey; benchmark: Benchmark }[] = [];
+  for (let from = 0; from < keys.length; from += KEYS_AT_A_TIME) {
+    const some = keys.slice(from, from + KEYS_AT_A_TIME);
+    const [rows] = await db.execute<FoundRow[]>(
+      `SELECT owner, drill, revision, stage, table_fingerprint, model_version, level_version, document
+       FROM benchmarks
+       WHERE (owner, drill, revision, stage, table_fingerprint, model_version, level_version)
+         IN (${some.map(() => '(?, ?, ?, ?, ?, ?, ?)').join(', ')})`,
+      some.flatMap(parts),
+    );
+    for (const row of rows) {
+      found.push({
+        key: {
+          owner: row.owner,
+          drill: row.drill,
+          revision: row.revision,
+          stage: row.stage,
+          tableFingerprint: row.table_fingerprint,
+          modelVersion: row.model_version,
+          levelVersion: row.level_version,
+        },
+        benchmark: await benchmarkSchema.validate(parseJson(row.document)),
+      });
+    }
+  }
+  return found;
+}
+
 /** Keeps a benchmark; one that is already there stays. */
 export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
   await db.execute(

@@ -147,7 +147,7 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
     actions: [...down, ...control, ...layout, ...wings, lost, save],
     hint:
       told === undefined
-        ? 'Say how many balls are down, how the cue ball was kept and what lies on.'
+        ? 'Say how many balls are down, how well the cue ball was kept, and how open the table lies.'
         : 'A tap on the cloth marks where the cue ball was broken from.',
     onTap: (place) => setFrom(onCloth(place, table)),
     marks: from === null ? undefined : <LandingMark at={from} strong />,

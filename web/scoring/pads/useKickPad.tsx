@@ -63,6 +63,7 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
       label: 'Foul',
       run: () => put({ legal: false }),
       chosen: draft.grade === 'miss' || (hit && !draft.legal),
+      disabled: draft.grade === null,
     },
   ];
   const repeats: readonly PadAction[] = [
