@@ -1,5 +1,12 @@
 import type { Page } from 'playwright-core';
-import type { Point } from '../core/math/point.ts';
+import { bearing, type Point } from '../core/math/point.ts';
+import { positionAt } from '../core/motion/path.ts';
+import type { BallOnTable } from '../core/motion/shot.ts';
+import { aimToPot } from '../core/shot/aim.ts';
+import type { PocketName } from '../core/table/pockets.ts';
+import { pocketNamed } from '../core/table/table.ts';
+import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
+import { shotToLink } from '../web/table/labShot.ts';
 import { describe, expect, it } from 'vitest';
 import { choose, dragOnTable, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
@@ -13,6 +20,21 @@ const routes = () => page.getByRole('region', { name: 'Routes to the next ball' 
 const facts = () => page.getByRole('region', { name: 'This shot' });
 const tool = (name: string) =>
   page.getByRole('radiogroup', { name: 'What a drag does' }).getByText(name, { exact: true }).click();
+
+/** The address of the page with a position and what is asked of it. */
+function asking(balls: readonly BallOnTable[], pot: string, pocket: PocketName, next: string): string {
+  const params = new URLSearchParams({ pot, pocket, next, shot: shotToLink(shotOf(POOL, balls)) });
+  return `/lab/position?${params.toString()}`;
+}
+
+/** Where the cue ball is some seconds after it met the ball that it pots. */
+function wayAfter(balls: readonly BallOnTable[], pot: string, pocket: PocketName, seconds: number): Point {
+  const stroke = { ball: 'cue', speed: 2.6, tip: { side: 0, height: 0 }, elevation: 0 };
+  const aim = aimToPot(POOL, balls, stroke, pot, pocket);
+  if (aim.kind !== 'pots') throw new Error(aim.reason);
+  const met = aim.result.events.find(({ kind }) => kind === 'ball-ball')?.t ?? NaN;
+  return positionAt(aim.result.paths![0]!, met + seconds);
+}
 
 const drag = (from: Point, to: Point) => dragOnTable(page, from, to);
 
@@ -111,12 +133,38 @@ describe('a position before the shot', () => {
 
   it('answers for a plant, a double and a cluster', async () => {
     const more = page.getByRole('region', { name: 'Ask further' });
-    await more.getByRole('button', { name: /^Bank the/ }).click();
-    await more.getByText(/No pace doubles it|Second meeting/).waitFor();
-    await more.getByRole('button', { name: /^Combination by way of/ }).click();
-    await more.getByText(/^No hit on the|^Hit the/).waitFor();
+    // A ball a cushion's length from its pocket: soft does not come all the way, firmer does.
+    await page.goto(
+      asking([cueBall(0.75, 0.35), ball('1', 0.95, 0.8), ball('2', 2, 0.6)], '1', 'middle-right', '2'),
+    );
+    await more.getByRole('button', { name: /^Bank the 1/ }).click();
+    await more.getByRole('row', { name: /^1\.5 m\/s no way/ }).waitFor();
+    await more.getByRole('row', { name: /^2\.2 m\/s .*±\d/ }).waitFor();
+
+    // Two touching balls in line with the corner, the cue ball behind them.
+    const { mouth } = pocketNamed(POOL, 'foot-left');
+    const second = ball('2', 2.1, 0.85);
+    const line = bearing(second, mouth);
+    const behind = (by: number) => [second.x - by * Math.cos(line), second.y - by * Math.sin(line)] as const;
+    const touching = 2 * second.radius;
+    const first = ball('1', ...behind(touching));
+    await page.goto(asking([cueBall(...behind(touching + 0.55)), first, second], '2', 'foot-left', '1'));
+    await more.getByRole('button', { name: /^Combination by way of the 1/ }).click();
+    await more.getByText(/^Hit the 1 full/).waitFor();
+    await more.getByText('The balls lie 0.0 mm apart').waitFor();
+
+    // Two balls where the cue ball comes off the pot, and one further that is on anyhow.
+    const pot = [cueBall(1.5, 1.12), ball('1', 1.9, 1)];
+    const met = wayAfter(pot, '1', 'foot-left', 0.33);
+    const pair = [2, 4].map((radii, i) =>
+      ball(String(5 + i), met.x + 0.02, met.y - radii * 1.01 * second.radius),
+    );
+    await page.goto(asking([...pot, ...pair], '1', 'foot-left', '5,6'));
     await more.getByRole('button', { name: /^Open the next balls/ }).click();
-    await more.getByText(/No plain stroke carries|A ball on after/).waitFor();
+    await more
+      .getByRole('row', { name: /the [56] at \d\.\d m\/s/ })
+      .first()
+      .waitFor();
   });
 
   it('comes with a word of care for a raised butt', async () => {
