@@ -33,7 +33,9 @@ function wayAfter(balls: readonly BallOnTable[], pot: string, pocket: PocketName
   const aim = aimToPot(POOL, balls, stroke, pot, pocket);
   if (aim.kind !== 'pots') throw new Error(aim.reason);
   const met = aim.result.events.find(({ kind }) => kind === 'ball-ball')?.t ?? NaN;
-  return positionAt(aim.result.paths![0]!, met + seconds);
+  const way = aim.result.paths?.find(({ id }) => id === 'cue');
+  if (way === undefined) throw new Error('no path');
+  return positionAt(way, met + seconds);
 }
 
 const drag = (from: Point, to: Point) => dragOnTable(page, from, to);
