@@ -95,7 +95,7 @@ export async function choose(
   const field = page.getByRole('combobox', { name: label });
   await field.waitFor();
   const loading = page.getByRole('status').filter({ hasText: /^Loading/ });
-  await expect.poll(() => loading.count()).toBe(0);
+  await page.locator('body').filter({ hasNot: loading }).waitFor();
   await field.click();
   for (const option of options) await page.getByRole('option', { name: option }).first().click();
   // A list of several stays open until it is closed.
