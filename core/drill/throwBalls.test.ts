@@ -17,6 +17,7 @@ describe('thrown balls', () => {
     for (let seed = 1; seed <= 200; seed++) {
       const balls = throwBalls(thrown(9, 0.5), preset, placed, seed);
       const all = [...placed, ...balls];
+      expect(balls).toHaveLength(9);
       for (const ball of balls) {
         for (const other of all) {
           if (other !== ball) expect(distance(ball, other)).toBeGreaterThanOrEqual(1.5 * across - 1e-12);

@@ -11,7 +11,10 @@ import { meanApart, scoreCall } from './score.ts';
 const SEEDS = [1, 2, 3, 4];
 
 function posed(kind: (typeof CALL_KINDS)[number], difficulty: (typeof DIFFICULTIES)[number], table = POOL) {
-  return SEEDS.flatMap((seed) => poseFromSeed(table, kind, difficulty, seed) ?? []);
+  const found = SEEDS.flatMap((seed) => poseFromSeed(table, kind, difficulty, seed) ?? []);
+  // What is said of all of them would be true of none.
+  expect(found.length).toBeGreaterThan(0);
+  return found;
 }
 
 const cueOf = (question: CallQuestion) => {

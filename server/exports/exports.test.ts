@@ -3,6 +3,8 @@ import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { logOf } from '../../core/records/attempt.ts';
+import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { progressSchema } from '../../core/records/progress.ts';
 import { DEMO_COACHES } from '../demo/people.ts';
 import { cookieOf, createTestApp, createTestClub, post, send, type TestApp } from '../testing/club.ts';
@@ -47,8 +49,30 @@ async function fresh() {
   return { to, cookie: cookieOf(entered) };
 }
 
+/** Something in the tables that the demo club leaves empty: a drill of its own, a favourite, marks, a shot told otherwise. */
+async function useAll(): Promise<void> {
+  const ask = async (method: string, path: string, body: unknown) => {
+    const response = await send(from.app, method, path, { cookie: coach, body });
+    expect([path, response.status]).toEqual([path, 200]);
+  };
+  const text: unknown = JSON.parse(readFileSync('library/harbour-turn.drill.json', 'utf8'));
+  await ask('POST', '/api/drills/import', { document: { ...(text as object), slug: 'pontoon' } });
+  await ask('PUT', '/api/drills/pontoon/favourite', { favourite: true });
+  const bands = '/api/drills/harbour-turn/revisions/1/stages/2/bands';
+  await ask('PUT', bands, { from: [null, 8, 14, 20, null] });
+  const now = await backupOf(from, coach);
+  const round = rowsOf(now, 'rounds').find(({ drill }) => drill === 'harbour-turn');
+  const shot = rowsOf(now, 'attempts').find(({ round_id }) => round_id === round?.['id']);
+  await ask('POST', `/api/rounds/${String(round?.['id'])}/attempts/${String(shot?.['id'])}/changes`, {
+    log: logOf({ shots: [{ ...BLANK_SHOT, ball: '1' }] }),
+    reason: 'it rattled out',
+    changedAt: '2026-11-24T13:00:00Z',
+  });
+}
+
 describe('a backup', () => {
   it('brought back on a fresh installation is the same club: its backup is the same again', async () => {
+    await useAll();
     const before = await backupOf(from, coach);
     const { to, cookie } = await fresh();
     try {
@@ -56,12 +80,15 @@ describe('a backup', () => {
       expect(await answer.json()).toEqual({});
       const again = await signIn(to);
       const after = await backupOf(to, again);
+      const empty: string[] = [];
       for (const { name } of BACKUP_TABLES.filter((table) => table.name !== 'people')) {
         // When the library's texts came here is of this installation.
         const told = (backup: typeof before) =>
           rowsOf(backup, name).map((row) => (row['owner'] === 'library' ? { ...row, created_at: '' } : row));
+        if (told(before).length === 0) empty.push(name);
         expect(told(after)).toEqual(told(before));
       }
+      expect(empty).toEqual([]);
       const names = (backup: typeof before) => rowsOf(backup, 'people').map((person) => person['name']);
       expect(names(after).sort()).toEqual([...names(before), 'Another Coach'].sort());
       expect(rowsOf(after, 'attempts').length).toBeGreaterThan(3_000);
