@@ -1,14 +1,14 @@
 import { useMediaQuery } from '@mantine/hooks';
-import type { Table } from '../../core/table/table.ts';
-import { DrillDrawing } from '../table/DrillDrawing.tsx';
-import { LastShot } from './LastShot.tsx';
-import { ScoringLayout, type ScoringProps } from './ScoringLayout.tsx';
-import { useBreakPad } from './pads/useBreakPad.tsx';
-import { useContactPad } from './pads/useContactPad.tsx';
-import { useKickPad } from './pads/useKickPad.tsx';
-import { useLivesPad } from './pads/useLivesPad.tsx';
-import { useMadePad } from './pads/useMadePad.tsx';
-import type { Pad } from './pads/pad.ts';
+import type { Table } from '../../../core/table/table.ts';
+import { DrillDrawing } from '../../table/DrillDrawing.tsx';
+import { LastShot } from '../LastShot.tsx';
+import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
+import { useBreakPad } from '../pads/useBreakPad.tsx';
+import { useContactPad } from '../pads/useContactPad.tsx';
+import { useKickPad } from '../pads/useKickPad.tsx';
+import { useLivesPad } from '../pads/useLivesPad.tsx';
+import { useMadePad } from '../pads/useMadePad.tsx';
+import type { Pad } from '../pads/pad.ts';
 
 interface ResultScoringProps extends ScoringProps {
   readonly table: Table;
