@@ -300,10 +300,18 @@ describe('a round', () => {
     await put(id, attempt());
     const ask = (path: string, body: unknown) =>
       send(test.app, 'POST', `/api/rounds/${round}/${path}`, { cookie: club.coach, body });
-    await ask('end', { endedAt: '2026-11-24T12:10:00Z', early: true });
+    const end = (endedAt: string) => ask('end', { endedAt, early: true });
+    await end('2026-11-24T12:10:00Z');
     expect((await ask('reopen', {})).status).toBe(200);
     expect(await stored()).toMatchObject({ endedAt: null, early: null, attempts: [{ id }] });
     expect((await put(randomUUID(), attempt({ ordinal: 2 }))).status).toBe(201);
+    // Both told once more, late, change nothing.
+    for (const again of [() => ask('reopen', {}), () => end('2026-11-24T12:10:00Z')]) {
+      expect((await again()).status).toBe(200);
+      expect(await stored()).toMatchObject({ endedAt: null, attempts: [{ id }, { ordinal: 2 }] });
+    }
+    await end('2026-11-24T12:14:00Z');
+    expect(await stored()).toMatchObject({ endedAt: '2026-11-24T12:14:00.000Z', early: true });
   });
 
   it('keeps a result of the shots that stand, whichever of a shot and the end comes first', async () => {

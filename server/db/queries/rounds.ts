@@ -228,6 +228,7 @@ export interface KeptResult {
   readonly sums: RoundSums;
 }
 
+/** Ends a round; not one that has ended, nor by an end that was taken back and comes late once more. */
 export async function endRound(
   db: Database,
   id: string,
@@ -235,8 +236,8 @@ export async function endRound(
 ): Promise<void> {
   await db.execute(
     `UPDATE rounds SET ended_at = ?, ended_early = ?, result = ?, sums = ?, under_way = NULL, under_way_at = NULL
-     WHERE id = ? AND ended_at IS NULL`,
-    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), JSON.stringify(end.sums), id],
+     WHERE id = ? AND ended_at IS NULL AND NOT (reopened_end <=> ?)`,
+    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), JSON.stringify(end.sums), id, end.at],
   );
 }
 
@@ -251,7 +252,9 @@ export async function storeResult(db: Database, id: string, { result, sums }: Ke
 
 export async function reopenRound(db: Database, id: string): Promise<void> {
   await db.execute(
-    'UPDATE rounds SET ended_at = NULL, ended_early = NULL, result = NULL, sums = NULL WHERE id = ?',
+    `UPDATE rounds SET reopened_end = COALESCE(ended_at, reopened_end), ended_at = NULL, ended_early = NULL,
+       result = NULL, sums = NULL
+     WHERE id = ?`,
     [id],
   );
 }
