@@ -10,7 +10,7 @@ import type { Conditions } from '../../../core/table/cardChoices.ts';
 import type { PartResult } from '../../../core/virtual/benchmarkRounds.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
-import type { BenchmarkKey } from './benchmarks.ts';
+import { KEY_IS, keyParts, type BenchmarkKey } from './benchmarks.ts';
 
 /** A job that nobody has touched for so long is another server's to go on with, seconds. */
 const LEASE_S = 120;
@@ -44,21 +44,6 @@ interface JobRow extends RowDataPacket {
   parts: number;
   done: number;
   error: string | null;
-}
-
-const KEY_IS = `owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
-  AND model_version = ? AND level_version = ?`;
-
-function keyParts(key: BenchmarkKey): (string | number)[] {
-  return [
-    key.owner,
-    key.drill,
-    key.revision,
-    key.stage,
-    key.tableFingerprint,
-    key.modelVersion,
-    key.levelVersion,
-  ];
 }
 
 function jobOf({ id, state, done, parts, error }: JobRow): BenchmarkJob {

@@ -19,7 +19,11 @@ interface BenchmarkRow extends RowDataPacket {
   document: unknown;
 }
 
-function parts(key: BenchmarkKey): (string | number)[] {
+/** Finds the row of one key, by its parts. */
+export const KEY_IS = `owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
+  AND model_version = ? AND level_version = ?`;
+
+export function keyParts(key: BenchmarkKey): (string | number)[] {
   return [
     key.owner,
     key.drill,
@@ -33,9 +37,8 @@ function parts(key: BenchmarkKey): (string | number)[] {
 
 export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Benchmark | undefined> {
   const [rows] = await db.execute<BenchmarkRow[]>(
-    `SELECT document FROM benchmarks WHERE owner = ? AND drill = ? AND revision = ? AND stage = ?
-       AND table_fingerprint = ? AND model_version = ? AND level_version = ?`,
-    parts(key),
+    `SELECT document FROM benchmarks WHERE ${KEY_IS}`,
+    keyParts(key),
   );
   return rows[0] && benchmarkSchema.validate(parseJson(rows[0].document));
 }
@@ -67,7 +70,7 @@ export async function findBenchmarks(
        FROM benchmarks
        WHERE (owner, drill, revision, stage, table_fingerprint, model_version, level_version)
          IN (${some.map(() => '(?, ?, ?, ?, ?, ?, ?)').join(', ')})`,
-      some.flatMap(parts),
+      some.flatMap(keyParts),
     );
     for (const row of rows) {
       found.push({
@@ -93,6 +96,6 @@ export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark:
     `INSERT IGNORE INTO benchmarks
        (owner, drill, revision, stage, table_fingerprint, model_version, level_version, document)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-    [...parts(key), JSON.stringify(benchmark)],
+    [...keyParts(key), JSON.stringify(benchmark)],
   );
 }
