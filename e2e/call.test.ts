@@ -134,7 +134,7 @@ describe('a call', () => {
     await reads(own.getByTestId('call-score'), /^(0|100) %$/);
     await own
       .getByRole('region', { name: 'Judgement' })
-      .getByRole('cell', { name: 'Does it pass' })
+      .getByRole('cell', { name: 'Does it pass', exact: true })
       .waitFor();
     await other.close();
   });
