@@ -1,6 +1,6 @@
+import { attempt } from '../testing/attempt.ts';
 import { expect, it } from 'vitest';
 import { medianResult, resultText } from '../../core/counting/result.ts';
-import { logOf } from '../../core/records/attempt.ts';
 import type { Round } from '../../core/records/round.ts';
 import { round } from '../testing/round.ts';
 import { comparableRounds, otherVariants, roundsOnUnlikeTables } from './rounds.ts';
@@ -26,19 +26,7 @@ it('rounds of another revision, stage, table or evening, and rounds cut short, a
 
 it('tries at a clearance that were given up count, as worse than as many', () => {
   const tries = { value: 4, unit: 'tries' as const, better: 'low' as const, maximum: 1 };
-  const missed = {
-    id: 'a',
-    ordinal: 1,
-    outcome: 'missed' as const,
-    landing: null,
-    points: 0,
-    along: null,
-    across: null,
-    log: logOf({}),
-    counted: { done: false },
-    playedAt: '2026-11-01T18:00:00Z',
-    changed: null,
-  };
+  const missed = attempt('a');
   const givenUp = round({
     id: 'given up',
     attempts: [missed],

@@ -16,7 +16,7 @@ const ALIKE = 0.01;
 /**
  * The plain stroke that meets a ball first and leaves least: the smallest chance of the opponent's best pot, and of
  * those alike the cue ball farthest from every ball.
- * @param error the opponent's, standard deviations @param balls as they lie, the cue ball among them
+ * @param error the opponent's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees) @param balls as they lie, the cue ball among them
  * @returns undefined where no stroke meets the ball and keeps the cue ball
  */
 export function bestSafety(

@@ -13,7 +13,7 @@ function opponentsBalls(target: string, objects: readonly BallOnTable[]): readon
 
 /**
  * The chance of the best pot that a position leaves to an opponent, 0…1.
- * @param error the opponent's, standard deviations
+ * @param error the opponent's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees)
  * @param target the ball that was on for the player, as it is for the opponent
  */
 export function bestLeft(

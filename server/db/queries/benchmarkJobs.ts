@@ -10,7 +10,7 @@ import type { Conditions } from '../../../core/table/cardChoices.ts';
 import type { PartResult } from '../../../core/virtual/benchmarkRounds.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
-import { KEY_IS, keyParts, type BenchmarkKey } from './benchmarks.ts';
+import { KEY_IS, keyOf, keyParts, type BenchmarkKey, type KeyRow } from './benchmarks.ts';
 
 /** A job that nobody has touched for so long is another server's to go on with, seconds. */
 const LEASE_S = 120;
@@ -30,15 +30,8 @@ const partSchema = object({
   level: levelBenchmarkSchema.nullable().defined().default(null),
 }).required();
 
-interface JobRow extends RowDataPacket {
+interface JobRow extends RowDataPacket, KeyRow {
   id: string;
-  owner: string;
-  drill: string;
-  revision: number;
-  stage: number;
-  table_fingerprint: string;
-  model_version: string;
-  level_version: number;
   setting: unknown;
   state: string;
   parts: number;
@@ -113,15 +106,7 @@ export async function claimJob(db: Database, leaseOwner: string): Promise<Claime
   );
   return {
     id: row.id,
-    key: {
-      owner: row.owner,
-      drill: row.drill,
-      revision: row.revision,
-      stage: row.stage,
-      tableFingerprint: row.table_fingerprint,
-      modelVersion: row.model_version,
-      levelVersion: row.level_version,
-    },
+    key: keyOf(row),
     setting: settingSchema.validateSync(parseJson(row.setting)),
     done: new Set(parts.map(({ part }) => part)),
   };

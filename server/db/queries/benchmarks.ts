@@ -35,6 +35,29 @@ export function keyParts(key: BenchmarkKey): (string | number)[] {
   ];
 }
 
+/** The columns of a key, as a row has them. */
+export interface KeyRow {
+  owner: string;
+  drill: string;
+  revision: number;
+  stage: number;
+  table_fingerprint: string;
+  model_version: string;
+  level_version: number;
+}
+
+export function keyOf(row: KeyRow): BenchmarkKey {
+  return {
+    owner: row.owner,
+    drill: row.drill,
+    revision: row.revision,
+    stage: row.stage,
+    tableFingerprint: row.table_fingerprint,
+    modelVersion: row.model_version,
+    levelVersion: row.level_version,
+  };
+}
+
 export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Benchmark | undefined> {
   const [rows] = await db.execute<BenchmarkRow[]>(
     `SELECT document FROM benchmarks WHERE ${KEY_IS}`,
@@ -43,14 +66,7 @@ export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Be
   return rows[0] && benchmarkSchema.validate(parseJson(rows[0].document));
 }
 
-interface FoundRow extends RowDataPacket {
-  owner: string;
-  drill: string;
-  revision: number;
-  stage: number;
-  table_fingerprint: string;
-  model_version: string;
-  level_version: number;
+interface FoundRow extends RowDataPacket, KeyRow {
   document: unknown;
 }
 
@@ -74,15 +90,7 @@ export async function findBenchmarks(
     );
     for (const row of rows) {
       found.push({
-        key: {
-          owner: row.owner,
-          drill: row.drill,
-          revision: row.revision,
-          stage: row.stage,
-          tableFingerprint: row.table_fingerprint,
-          modelVersion: row.model_version,
-          levelVersion: row.level_version,
-        },
+        key: keyOf(row),
         benchmark: await benchmarkSchema.validate(parseJson(row.document)),
       });
     }
