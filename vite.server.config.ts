@@ -1,6 +1,6 @@
 import { defineConfig } from 'vite';
 
-/** The server and its worker thread as files for Node.js; packages stay outside. */
+/** The server and its worker threads as files for Node.js; packages stay outside. */
 export default defineConfig({
   build: {
     ssr: true,
@@ -8,7 +8,11 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rolldownOptions: {
-      input: { main: 'server/main.ts', benchmarkWorker: 'server/benchmarks/worker.ts' },
+      input: {
+        main: 'server/main.ts',
+        benchmarkWorker: 'server/benchmarks/worker.ts',
+        restoreWorker: 'server/exports/restoreWorker.ts',
+      },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },
     },
   },

@@ -1,20 +1,25 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
-import { bodyLimit } from 'hono/body-limit';
-import { except } from 'hono/combine';
 import { csrf } from 'hono/csrf';
-import { HTTPException } from 'hono/http-exception';
 import { secureHeaders } from 'hono/secure-headers';
 import { requireSession, type SignedIn } from './auth/session.ts';
+import { TooManyTries } from './auth/throttle.ts';
 import type { Dependencies } from './dependencies.ts';
-import { Refusal } from './http/errors.ts';
+import { answerOf, Refusal } from './http/errors.ts';
+import { rememberRequest } from './http/asking.ts';
 import { accountRoutes } from './routes/account.ts';
+import { attemptRoutes } from './routes/attempts.ts';
 import { benchmarkRoutes } from './routes/benchmarks.ts';
 import { callRoutes } from './routes/calls.ts';
 import { clubRoutes } from './routes/clubs.ts';
+import { coachRoutes } from './routes/coaches.ts';
+import { correctionRoutes } from './routes/corrections.ts';
 import { drillRoutes } from './routes/drills.ts';
 import { exportRoutes } from './routes/exports.ts';
+import { hallRoutes } from './routes/halls.ts';
+import { healthRoutes } from './routes/health.ts';
 import { lessonRoutes } from './routes/lessons.ts';
+import { playerCareRoutes } from './routes/playerCare.ts';
 import { playerRoutes } from './routes/players.ts';
 import { programmeRoutes } from './routes/programmes.ts';
 import { reportRoutes } from './routes/reports.ts';
@@ -22,21 +27,8 @@ import { roundRoutes } from './routes/rounds.ts';
 import { tableRoutes } from './routes/tables.ts';
 import { todayRoutes } from './routes/today.ts';
 
-/** A benchmark, the largest thing that is sent, has some 5 kB. */
-const LARGEST_BODY = 64 * 1024;
-/** Only a backup that is brought back is larger. */
-const LARGEST_BACKUP = 256 * 1024 * 1024;
-const RESTORE = '/api/export/restore';
-
-/** Refuses bodies that are larger than this, bytes. */
-function atMost(maxSize: number) {
-  return bodyLimit({
-    maxSize,
-    onError: () => {
-      throw new Refusal(413, `the body must be at most ${String(maxSize)} bytes`, 'body');
-    },
-  });
-}
+/** A year: browsers speak only HTTPS with this address from then on. */
+const HSTS = 'max-age=31536000';
 /** Built files carry a digest in their names, so they never change. */
 const FOREVER = 'public, max-age=31536000, immutable';
 
@@ -51,21 +43,35 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
         // Mantine sets its variables in style attributes and elements.
         styleSrc: ["'self'", "'unsafe-inline'"],
         workerSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
         frameAncestors: ["'none'"],
       },
+      strictTransportSecurity: deps.secureCookies ? HSTS : false,
     }),
   );
+  app.use('/api/*', rememberRequest);
+  app.use('/api/*', async (c, next) => {
+    // What is somebody's own is kept by no browser and no proxy on the way.
+    c.header('Cache-Control', 'no-store');
+    // It would be made to be thrown away: a whole backup, for nothing.
+    if (c.req.method === 'HEAD') {
+      c.header('Allow', 'GET');
+      throw new Refusal(405, 'HEAD is not answered here: use GET');
+    }
+    await next();
+  });
   app.use('/api/*', csrf());
-  app.use('/api/*', except(RESTORE, atMost(LARGEST_BODY)));
-  app.use(RESTORE, atMost(LARGEST_BACKUP));
 
   const api = new Hono<SignedIn>();
-  api.get('/health', (c) => c.json({ ok: true }));
+  api.route('/health', healthRoutes(deps));
   api.route('/', accountRoutes(deps));
   const signedIn = requireSession(deps);
   for (const [path, routes] of [
     ['/today', todayRoutes(deps)],
     ['/players', playerRoutes(deps)],
+    ['/players', playerCareRoutes(deps)],
     ['/tables', tableRoutes(deps)],
     ['/drills', drillRoutes(deps)],
     ['/drills', benchmarkRoutes(deps)],
@@ -73,8 +79,12 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/programmes', programmeRoutes(deps)],
     ['/reports', reportRoutes(deps)],
     ['/club', clubRoutes(deps)],
+    ['/coaches', coachRoutes(deps)],
+    ['/halls', hallRoutes(deps)],
     ['/export', exportRoutes(deps)],
+    ['/rounds', correctionRoutes(deps)],
     ['/rounds', roundRoutes(deps)],
+    ['/rounds', attemptRoutes(deps)],
     ['/calls', callRoutes(deps)],
   ] as const) {
     api.use(path, signedIn);
@@ -89,22 +99,12 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
   if (deps.webFolder !== undefined) serveInterface(app, deps.webFolder);
 
   app.onError((error, c) => {
-    if (error instanceof Refusal) {
-      return c.json({ error: { message: error.message, field: error.field ?? null } }, error.status);
-    }
-    if (error instanceof HTTPException) {
-      return c.json({ error: { message: 'the request was refused', field: null } }, error.status);
-    }
-    deps.log.error({ err: error, path: c.req.path }, 'a request failed');
-    return c.json(
-      {
-        error: {
-          message: 'something went wrong here; nothing was changed. Try again in a moment.',
-          field: null,
-        },
-      },
-      500,
-    );
+    const { status, message, field } = answerOf(error);
+    if (status >= 500)
+      deps.log.error({ err: error, method: c.req.method, path: c.req.path }, 'a request failed');
+    if (status === 503) c.header('Retry-After', '2');
+    if (error instanceof TooManyTries) c.header('Retry-After', String(error.seconds));
+    return c.json({ error: { message, field } }, status);
   });
   return app;
 }

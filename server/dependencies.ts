@@ -1,10 +1,11 @@
-import type { Pool } from 'mysql2/promise';
+import type { DatabasePool } from './db/pool.ts';
 import type { Logger } from 'pino';
+import type { Restore } from './exports/restoreThread.ts';
 import type { Welcome } from '../core/records/account.ts';
 
 /** What the application is given from outside; tests give other things. */
 export interface Dependencies {
-  readonly pool: Pool;
+  readonly pool: DatabasePool;
   readonly log: Logger;
   /** Milliseconds since 1970. */
   readonly now: () => number;
@@ -14,6 +15,12 @@ export interface Dependencies {
   readonly demoSignIns: Welcome['demo'];
   /** Tells whoever computes benchmarks that one was queued. */
   readonly wakeBenchmarks?: () => void;
+  /** Brings a backup back in the place of a club, beside those who wait for an answer. */
+  readonly restore: Restore;
+  /** Where the nightly backups of this server are; undefined when it keeps none. */
+  readonly backupFolder?: string;
+  /** Whether a proxy stands before this server, which says from where a request comes. */
+  readonly behindProxy?: boolean;
   /** Folder of the built interface, when this server serves it. */
   readonly webFolder?: string;
 }

@@ -8,18 +8,25 @@ import { createApp } from './app.ts';
 import { BenchmarkQueue } from './benchmarks/queue.ts';
 import { openThreads, THREADS } from './benchmarks/threads.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
+import { deleteOldTries } from './db/queries/signInTries.ts';
 import { listLibrary } from './db/queries/drills.ts';
 import { migrate } from './db/migrate.ts';
 import { openPool } from './db/pool.ts';
+import { tellDamagedTo } from './db/damaged.ts';
 import { loadDemo } from './demo/load.ts';
 import { DEMO_SIGN_INS } from './demo/people.ts';
 import { readLibrary, storeLibrary } from './drills/library.ts';
 import { planFor } from './drills/plans.ts';
+import { keepDueBackups } from './exports/nightly.ts';
+import { openRestoreThread } from './exports/restoreThread.ts';
+import { requestNow } from './http/asking.ts';
+import { limitSockets } from './http/sockets.ts';
 
 /**
  * The server's process. Environment: DATABASE_URL, PORT, JOLLY_HOST (127.0.0.1), JOLLY_DEMO=1 for the demo club,
- * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_ROOT (where library/, migrations and dist/ are found),
- * JOLLY_BENCHMARKS=0 for a server that leaves the computing of benchmarks to others.
+ * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_PROXY=1 behind one that says from where requests come,
+ * JOLLY_ROOT (where library/, migrations and dist/ are found), JOLLY_BENCHMARKS=0 for a server that leaves the computing
+ * of benchmarks to others, JOLLY_BACKUPS (the folder of the nightly backups) and JOLLY_BACKUPS_KEPT (14 of each club).
  */
 const env = process.env;
 const url = env['DATABASE_URL'];
@@ -27,20 +34,37 @@ if (url === undefined) throw new Error('DATABASE_URL is missing: mysql://user:pa
 const root = env['JOLLY_ROOT'] ?? process.cwd();
 const demo = env['JOLLY_DEMO'] === '1';
 const log = pino({ level: env['JOLLY_LOG'] ?? 'warn' }, pino.destination(2));
+tellDamagedTo(log);
+
+// What one request left behind takes nobody else's down.
+process.on('unhandledRejection', (reason) => {
+  log.error({ err: reason, request: requestNow() ?? null }, 'something was not waited for, and failed');
+});
 
 await migrate(url, path.join(root, 'server', 'db', 'migrations'));
 const pool = openPool(url);
 await storeLibrary(pool, await readLibrary(path.join(root, 'library')));
 await deleteExpiredSessions(pool, new Date());
+await deleteOldTries(pool, new Date());
 if (demo) await loadDemo(pool, Date.now());
 
 const threads = env['JOLLY_BENCHMARKS'] === '0' ? undefined : openThreads();
 const benchmarks = threads && new BenchmarkQueue({ pool, log, run: threads.run, threads: THREADS });
+/** A club's first backup waits until the start is over; then it is looked every ten minutes whether one is due. */
+const FIRST_BACKUP_MS = 60_000;
+const BACKUPS_MS = 600_000;
 /** Jobs of a server that is gone are taken over by whoever looks. */
 const LOOK_MS = 20_000;
 
+const restoring = openRestoreThread(url);
+const backupFolder = env['JOLLY_BACKUPS'];
+const backupsKept = Math.max(1, Math.trunc(Number(env['JOLLY_BACKUPS_KEPT'] ?? 14)) || 14);
+
 const app = createApp({
   pool,
+  restore: restoring.restore,
+  behindProxy: env['JOLLY_PROXY'] === '1',
+  ...(backupFolder === undefined ? {} : { backupFolder }),
   log,
   now: Date.now,
   secureCookies: env['JOLLY_HTTPS'] === '1',
@@ -54,9 +78,18 @@ const server = serve({
   port: Number(env['PORT'] ?? 4610),
   hostname: env['JOLLY_HOST'] ?? '127.0.0.1',
 });
+limitSockets(server);
 server.on('listening', () => {
   process.send?.('listening');
-  void solveDrills();
+  void solveDrills().catch((error: unknown) => log.warn({ err: error }, 'drills are not solved ahead'));
+  if (backupFolder !== undefined) {
+    const nightly = () =>
+      void keepDueBackups({ pool, log, root: backupFolder, most: backupsKept }, new Date()).catch(
+        (error: unknown) => log.error({ err: error }, 'the nightly backups were not made'),
+      );
+    setTimeout(nightly, FIRST_BACKUP_MS).unref();
+    setInterval(nightly, BACKUPS_MS).unref();
+  }
   if (benchmarks !== undefined) {
     void benchmarks.wake();
     setInterval(() => void benchmarks.wake(), LOOK_MS).unref();
@@ -87,6 +120,7 @@ async function solveDrills(): Promise<void> {
 async function leave(): Promise<void> {
   const released = benchmarks?.stop();
   await threads?.close();
+  await restoring.close();
   await released;
   await pool.end();
   process.exit(0);

@@ -1,4 +1,4 @@
-import { type InferType, array, object, string } from 'yup';
+import { type InferType, array, boolean, object, string } from 'yup';
 import { MISSING, UNKNOWN_IN_REQUEST, flag, instant, text, uuid } from './fields.ts';
 
 export const ROLES = ['coach', 'player'] as const;
@@ -32,13 +32,33 @@ export const newClubSchema = object({
   .exact(UNKNOWN_IN_REQUEST)
   .required();
 
-/** What a player sends who was given a code: with it they make their own sign-in. */
+/** What somebody sends who was given a code: with it they make their own sign-in, or a new password for it. */
 export const codeSignInSchema = object({ code: text(20), email: email(), password: newPassword() })
   .exact(UNKNOWN_IN_REQUEST)
   .required();
 
-/** A code that a coach gives to a player; it is shown once. */
+/** A code that a coach gives to a player or another coach; it is shown once. */
 export const signInCodeSchema = object({ code: text(20), expiresAt: instant() }).required();
+
+/** A new password of one's own, with the one that it replaces. */
+export const passwordChangeSchema = object({ current: text(200), password: newPassword() })
+  .exact(UNKNOWN_IN_REQUEST)
+  .required();
+
+/** A further coach, or the first one of a further club: they make their sign-in with a code. */
+export const newCoachSchema = object({ name: text(80) })
+  .exact(UNKNOWN_IN_REQUEST)
+  .required();
+
+export const furtherClubSchema = object({ club: text(80), coach: text(80) })
+  .exact(UNKNOWN_IN_REQUEST)
+  .required();
+
+export const clubNameSchema = object({ name: text(80) })
+  .exact(UNKNOWN_IN_REQUEST)
+  .required();
+
+export const coachChangeSchema = object({ removed: flag() }).exact(UNKNOWN_IN_REQUEST).required();
 
 /** Replies. */
 export const viewerSchema = object({
@@ -47,6 +67,8 @@ export const viewerSchema = object({
   club: text(80),
   role: role(),
   name: text(80),
+  /** Looks after the installation: may found further clubs. */
+  keeper: boolean().strict().default(false),
 }).required();
 
 export type Viewer = InferType<typeof viewerSchema>;
@@ -59,3 +81,21 @@ export const welcomeSchema = object({
 }).required();
 
 export type Welcome = InferType<typeof welcomeSchema>;
+
+export const coachSchema = object({
+  id: uuid(),
+  name: text(80),
+  hasSignIn: flag(),
+  removed: flag(),
+  keeper: flag(),
+}).required();
+export type Coach = InferType<typeof coachSchema>;
+export const coachesSchema = array(coachSchema).required();
+
+/** A person who was made, with the code for their first sign-in. */
+export const invitedSchema = object({ id: uuid(), code: text(20), expiresAt: instant() }).required();
+
+/** The clubs of an installation, for its keeper. */
+export const clubsSchema = array(
+  object({ id: uuid(), name: text(80), coaches: array(text(80)).required() }).required(),
+).required();

@@ -10,9 +10,9 @@ import {
   MISSING,
   noneOf,
   pointSchema,
-  text,
   UNKNOWN,
   uuid,
+  slug,
 } from './fields.ts';
 
 function memberOf(value: unknown, members: readonly string[]): string | undefined {
@@ -24,10 +24,10 @@ const SOURCES = {
   seed: object({ kind: choice(['seed']), seed: count(1, 2 ** 31), difficulty: choice(DIFFICULTIES) }).exact(
     UNKNOWN,
   ),
-  drill: object({ kind: choice(['drill']), slug: text(60), stage: count(1, 9) }).exact(UNKNOWN),
+  drill: object({ kind: choice(['drill']), slug: slug(), stage: count(1, 9) }).exact(UNKNOWN),
 } as const;
 
-const sourceSchema = lazy((value: unknown) => {
+export const callSourceSchema = lazy((value: unknown) => {
   const kind = memberOf(value, Object.keys(SOURCES));
   return kind === 'seed'
     ? SOURCES.seed
@@ -52,7 +52,7 @@ const ANSWERS = {
   side: object({ kind: choice(['side']), side: choice(['left', 'full', 'right']) }).exact(UNKNOWN),
 } as const;
 
-const answerSchema = lazy((value: unknown) => {
+export const callAnswerSchema = lazy((value: unknown) => {
   const kind = memberOf(value, Object.keys(ANSWERS));
   switch (kind) {
     case 'verdict':
@@ -68,18 +68,20 @@ const answerSchema = lazy((value: unknown) => {
   }
 });
 
-const score = () => finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1');
+/** What a call was worth. */
+export const callScore = () =>
+  finite().min(0, '${path} must be at least 0').max(1, '${path} must be at most 1');
 
 /** A second opinion that was locked before the reveal. */
-const coachCallSchema = object({ answer: answerSchema, score: score() }).exact(UNKNOWN);
+const coachCallSchema = object({ answer: callAnswerSchema, score: callScore() }).exact(UNKNOWN);
 
 const fields = {
   kind: choice(CALL_KINDS),
   preset: choice(PRESET_IDS),
-  source: sourceSchema,
-  answer: answerSchema,
+  source: callSourceSchema,
+  answer: callAnswerSchema,
   /** What the call was worth, 0…1. */
-  score: score(),
+  score: callScore(),
   coach: coachCallSchema.nullable().defined(MISSING),
   calledAt: instant(),
 };

@@ -1,7 +1,7 @@
 import { type InferType, array, boolean, object } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { notedConditionsSchema } from './conditions.ts';
-import { UNKNOWN_IN_REQUEST, choice, count, flag, text, uuid } from './fields.ts';
+import { MISSING, UNKNOWN_IN_REQUEST, choice, count, flag, text, uuid } from './fields.ts';
 import { preset } from './round.ts';
 import { tableCardSchema } from './tableCard.ts';
 
@@ -19,6 +19,8 @@ export const clubTableSchema = object({
   name: text(60),
   preset: choice(PRESET_IDS),
   archived: flag(),
+  /** The hall in which it stands; null where nobody has said. */
+  hallId: uuid().nullable().defined().default(null),
   state: tableStateSchema,
 }).required();
 
@@ -44,5 +46,10 @@ export const tableChangeSchema = object({
   card: tableCardSchema,
   basedOn: count(1, 100_000),
 })
+  .exact(UNKNOWN_IN_REQUEST)
+  .required();
+
+/** Where a table stands. */
+export const tableHallSchema = object({ hallId: uuid().nullable().defined(MISSING) })
   .exact(UNKNOWN_IN_REQUEST)
   .required();

@@ -7,7 +7,7 @@ import { areaSchema, placeSchema, UNKNOWN } from './drillText/places.ts';
 import { stageSchema } from './drillText/stage.ts';
 import { targetsSchema } from './drillText/targets.ts';
 import { taskSchema } from './drillText/task.ts';
-import { choice, count, finite, text, texts } from './fields.ts';
+import { choice, count, finite, text, texts, slug } from './fields.ts';
 
 export { CONDITIONS } from './drillText/conditions.ts';
 export type { PlaceText } from './drillText/places.ts';
@@ -85,7 +85,7 @@ export const drillSchema = object({
     .required('${path} is missing')
     .oneOf([DRILL_FORMAT] as const, '${path} is unknown'),
   version: count(DRILL_VERSION, DRILL_VERSION),
-  slug: text(60).matches(/^[a-z0-9-]+$/, '${path} may hold small letters, digits and hyphens only'),
+  slug: slug(),
   title: text(80),
   family: choice(FAMILIES),
   skills: list(SKILLS).min(1, '${path} needs at least one skill'),

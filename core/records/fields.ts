@@ -1,3 +1,5 @@
+import dayjs from 'dayjs';
+import utc from 'dayjs/plugin/utc.js';
 import {
   array,
   boolean,
@@ -10,14 +12,46 @@ import {
   type StringSchema,
 } from 'yup';
 
+dayjs.extend(utc);
+
 /** Schemas that several records share. All are strict: nothing is coerced at the edge. */
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+const SLUG = /^[a-z0-9-]+$/;
+const LONGEST_SLUG = 60;
+const INSTANT = /^(\d{4}-\d\d-\d\d)T(\d\d):(\d\d):(\d\d)(\.\d{1,3})?Z$/;
+const DAY = /^\d{4}-\d\d-\d\d$/;
+const [FIRST_YEAR, LAST_YEAR] = [1900, 2200];
+
+/** Whether a text is an id: the one rule for addresses, bodies and what is stored. */
+export const isUuid = (text: string): boolean => UUID.test(text);
+
+/** Whether a text can be the name of a drill in an address. */
+export const isSlug = (text: string): boolean => text.length <= LONGEST_SLUG && SLUG.test(text);
+
+/** Whether a text is a time in UTC that there is, within the years that are kept. */
+export function isInstant(text: string): boolean {
+  const [, day, hour, minute, second] = INSTANT.exec(text) ?? [];
+  if (day === undefined || !isDay(day)) return false;
+  return Number(hour) < 24 && Number(minute) < 60 && Number(second) < 60;
+}
+
+/** Whether a text is a day that there is, within the years that are kept. */
+export function isDay(text: string): boolean {
+  if (!DAY.test(text)) return false;
+  const year = Number(text.slice(0, 4));
+  // A day that there is not is taken for another: 30 February is one in March.
+  return dayjs.utc(text).format('YYYY-MM-DD') === text && year >= FIRST_YEAR && year <= LAST_YEAR;
+}
 
 /** What is said of a field that nobody knows: in a request, and in a document. */
 export const UNKNOWN_IN_REQUEST = '${properties} is not a field of this request';
 export const UNKNOWN = '${path} has the unknown field ${properties}';
 export const MISSING = '${path} is missing';
+
+/** A rule for texts that says nothing of a text that may be missing, and is. */
+const whenThere = (holds: (text: string) => boolean) => (value: string | null | undefined) =>
+  value === null || value === undefined || holds(value);
 
 /** Yes or no. */
 export function flag(): BooleanSchema<boolean> {
@@ -57,6 +91,11 @@ export function count(least: number, most: number): NumberSchema<number> {
     .max(most, `\${path} must be at most ${most}`);
 }
 
+/** The name of a drill in addresses. */
+export function slug(): StringSchema<string> {
+  return text(LONGEST_SLUG).matches(SLUG, '${path} may hold small letters, digits and hyphens only');
+}
+
 /** One of some words. */
 export function choice<const T extends string>(values: readonly T[]) {
   return string()
@@ -82,7 +121,11 @@ export function instant(): StringSchema<string> {
   return string()
     .strict()
     .required(MISSING)
-    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/, '${path} must be a time in UTC (ISO 8601)');
+    .test(
+      'instant',
+      `\${path} must be a time in UTC (ISO 8601) from ${FIRST_YEAR} to ${LAST_YEAR}`,
+      whenThere(isInstant),
+    );
 }
 
 /** A place on the cloth, metres. */
@@ -95,7 +138,7 @@ export function day(): StringSchema<string> {
   return string()
     .strict()
     .required(MISSING)
-    .matches(/^\d{4}-\d\d-\d\d$/, '${path} must be a day (2026-11-24)');
+    .test('day', `\${path} must be a day (2026-11-24) from ${FIRST_YEAR} to ${LAST_YEAR}`, whenThere(isDay));
 }
 
 const LONGEST_NOTE = 2_500;

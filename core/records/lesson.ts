@@ -1,6 +1,6 @@
 import { array, object, type InferType } from 'yup';
 import { roundSchema } from './round.ts';
-import { choice, count, day, flag, instant, MISSING, note, text, UNKNOWN, uuid } from './fields.ts';
+import { choice, count, day, flag, instant, MISSING, note, text, UNKNOWN, uuid, slug } from './fields.ts';
 
 /** A lesson: who is there, what is played for how long, and what was noted. */
 
@@ -11,7 +11,7 @@ export const TURNS = ['after each round', 'after each attempt'] as const;
 
 export const lessonBlockSchema = object({
   id: uuid(),
-  drill: text(60),
+  drill: slug(),
   stage: count(1, 9),
   minutes: count(1, 240),
   startedAt: maybeInstant(),

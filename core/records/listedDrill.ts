@@ -1,6 +1,6 @@
 import { type InferType, array, object } from 'yup';
 import { drillSchema } from './drill.ts';
-import { MISSING, UNKNOWN_IN_REQUEST, choice, count, flag, text } from './fields.ts';
+import { MISSING, UNKNOWN_IN_REQUEST, choice, count, flag, slug } from './fields.ts';
 
 export const drillEntrySchema = object({ revision: count(1, 100_000), document: drillSchema }).required();
 
@@ -34,7 +34,7 @@ export const importSchema = object({ document: drillSchema }).exact(UNKNOWN_IN_R
 
 export const importReplySchema = object({
   outcome: choice(['added', 'new revision', 'already here']),
-  slug: text(60),
+  slug: slug(),
   revision: count(1, 100_000),
 }).required();
 

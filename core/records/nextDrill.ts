@@ -1,10 +1,10 @@
 import { type InferType, array, object } from 'yup';
 import { SKILLS } from './drill.ts';
-import { choice, count, finite, text } from './fields.ts';
+import { choice, count, finite, slug } from './fields.ts';
 import { COURSES } from './rating.ts';
 
 const proposalSchema = object({
-  drill: text(60),
+  drill: slug(),
   stage: count(1, 9),
   skill: choice(SKILLS),
   behind: finite().nullable().defined(),

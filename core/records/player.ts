@@ -1,4 +1,4 @@
-import { type InferType, array, object, string } from 'yup';
+import { type InferType, array, boolean, object, string } from 'yup';
 import { email, newPassword } from './account.ts';
 import { MISSING, UNKNOWN_IN_REQUEST, count, flag, instant, text, uuid } from './fields.ts';
 
@@ -37,6 +37,8 @@ export const playerSchema = object({
   hand: hand(),
   archived: flag(),
   hasSignIn: flag(),
+  /** A coach lets them change what coaches entered. */
+  mayRewrite: boolean().strict().default(false),
   rounds: count(0, 1e9),
   lastRoundAt: instant().nullable().defined(),
 }).required();

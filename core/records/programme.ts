@@ -1,6 +1,10 @@
+import dayjs from 'dayjs';
+import utc from 'dayjs/plugin/utc.js';
 import { array, object, string, type InferType } from 'yup';
-import { choice, count, day, flag, instant, MISSING, text, UNKNOWN, uuid } from './fields.ts';
+import { choice, count, day, flag, instant, MISSING, text, UNKNOWN, uuid, slug } from './fields.ts';
 import { roundHeadSchema } from './round.ts';
+
+dayjs.extend(utc);
 
 /** Weeks of practice of one player. */
 
@@ -9,7 +13,7 @@ export const ITEM_KINDS = ['practice', 'homework', 'before a match'] as const;
 export const programmeItemSchema = object({
   id: uuid(),
   day: day(),
-  drill: text(60),
+  drill: slug(),
   stage: count(1, 9),
   minutes: count(1, 240),
   kind: choice(ITEM_KINDS),
@@ -18,6 +22,9 @@ export const programmeItemSchema = object({
 export type ProgrammeItem = InferType<typeof programmeItemSchema>;
 
 export const MOST_WEEKS = 26;
+
+const MONDAY = 1;
+const weekdayOf = (text: string) => dayjs.utc(text).day();
 
 export const programmeDocumentSchema = object({
   title: text(80),
@@ -40,7 +47,10 @@ export const programmeDocumentSchema = object({
 export type ProgrammeDocument = InferType<typeof programmeDocumentSchema>;
 
 export const programmeChangeSchema = object({
-  document: programmeDocumentSchema,
+  // One from before may begin on another day: it can be read, and is put right when it is changed.
+  document: programmeDocumentSchema.shape({
+    startDay: day().test('monday', '${path} must be a Monday', (text) => weekdayOf(text) === MONDAY),
+  }),
   basedOn: count(1, 1_000_000).nullable().defined(MISSING),
 })
   .exact(UNKNOWN)

@@ -1,6 +1,6 @@
 import { type InferType, array, object, string } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
-import { choice, count, flag, instant, text, uuid } from './fields.ts';
+import { choice, count, flag, instant, text, uuid, slug } from './fields.ts';
 import { COURSES, ratingSchema, slopeSchema } from './rating.ts';
 import { resultSchema } from './result.ts';
 import { roundSumsSchema } from './roundSums.ts';
@@ -15,7 +15,7 @@ const tableSchema = object({
 }).required();
 
 const kindSchema = object({
-  drill: text(60),
+  drill: slug(),
   ownDrill: flag(),
   revision: count(1, 100_000),
   stage: count(1, 9),

@@ -1,7 +1,7 @@
 import { type InferType, array, boolean, object, string } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { adviceChoiceSchema } from './advice.ts';
-import { MISSING, UNKNOWN_IN_REQUEST, count, flag, instant, text, uuid } from './fields.ts';
+import { MISSING, UNKNOWN_IN_REQUEST, count, flag, instant, text, uuid, slug } from './fields.ts';
 import { hand } from './player.ts';
 import { resultSchema } from './result.ts';
 import { attemptSchema } from './storedAttempt.ts';
@@ -16,7 +16,7 @@ export const newRoundSchema = object({
   /** The state in which the device knew the table when the round began. */
   tableRevision: count(1, 100_000),
   conditionsId: uuid().nullable().defined(MISSING),
-  drill: text(60),
+  drill: slug(),
   revision: count(1, 100_000),
   stage: count(1, 9),
   /** Rung at which a ladder of racks begins, from 0. */
@@ -53,7 +53,7 @@ export const roundSchema = object({
     conditionsId: uuid().nullable().defined(),
     fingerprint: text(500),
   }).required(),
-  drill: text(60),
+  drill: slug(),
   /** The club wrote the drill itself. */
   ownDrill: boolean().strict().default(false),
   revision: count(1, 100_000),
@@ -84,7 +84,7 @@ export const roundSummarySchema = object({
   id: uuid(),
   playerId: uuid(),
   player: text(80),
-  drill: text(60),
+  drill: slug(),
   stage: count(1, 9),
   table: text(60),
   result: resultSchema,

@@ -23,6 +23,11 @@ describeAccess(
       path: (w) => `/api/tables/${w.club.poolTable}`,
       body: () => ({ name: 'one', archived: false, card: standardCard('pool-9ft'), basedOn: 1 }),
     },
+    'PUT /api/tables/:id/hall': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/tables/${w.club.poolTable}/hall`,
+      body: () => ({ hallId: null }),
+    },
     'GET /api/tables/:id/log': {
       expected: [401, 200, 404, 200],
       path: (w) => `/api/tables/${w.club.poolTable}/log`,

@@ -21,7 +21,7 @@ const world = describeAccess('people', {
   'GET /api/welcome': { expected: [200, 200, 200, 200] },
   'POST /api/club': {
     expected: [409, 409, 409, 409],
-    body: () => ({ club: 'x', name: 'x', email: 'x@x.example', password: '0123456789' }),
+    body: () => ({ club: 'x', name: 'x', email: 'x@x.example', password: 'gravel and tea' }),
   },
   'POST /api/sign-in': {
     expected: [401, 401, 401, 401],
@@ -51,7 +51,7 @@ const world = describeAccess('people', {
   },
   'POST /api/sign-in/code': {
     expected: [401, 401, 401, 401],
-    body: () => ({ code: 'AAAAA-AAAAA', email: 'code@no.example', password: '0123456789' }),
+    body: () => ({ code: 'AAAAA-AAAAA', email: 'code@no.example', password: 'gravel and tea' }),
   },
   'POST /api/players/:id/sign-in-code': {
     expected: [401, 403, 404, 201],
@@ -60,6 +60,63 @@ const world = describeAccess('people', {
   'GET /api/players/:id/next': {
     expected: [401, 404, 404, 200],
     path: (w) => `/api/players/${w.club.playerId}/next`,
+  },
+  'POST /api/sign-out/everywhere': { expected: [401, 200, 200, 200], body: () => ({}), endsSession: true },
+  // A wrong password of one's own: whoever is signed in gets as far as being told so.
+  'PUT /api/password': {
+    expected: [401, 403, 403, 403],
+    body: () => ({ current: 'not it', password: 'gravel and tea' }),
+  },
+  'GET /api/players/:id/person': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/person`,
+  },
+  'PUT /api/players/:id/person': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/person`,
+    body: () => ({ name: 'Renamed', hand: 'right', email: 'renamed@gannet.example' }),
+  },
+  'PUT /api/players/:id/may-rewrite': {
+    expected: [401, 403, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/may-rewrite`,
+    body: () => ({ allowed: false }),
+  },
+  'GET /api/players/:id/everything.zip': {
+    expected: [401, 404, 404, 200],
+    path: (w) => `/api/players/${w.club.playerId}/everything.zip`,
+  },
+  // The name does not fit: the coach gets as far as being told so.
+  'POST /api/players/:id/erasure': {
+    expected: [401, 403, 404, 400],
+    path: (w) => `/api/players/${w.club.playerId}/erasure`,
+    body: () => ({ name: 'Nobody' }),
+  },
+  'GET /api/coaches': { expected: [401, 403, 200, 200] },
+  'POST /api/coaches': { expected: [401, 403, 201, 201], body: () => ({ name: 'Second' }) },
+  'POST /api/coaches/:id/sign-in-code': {
+    expected: [401, 403, 404, 404],
+    path: (w) => `/api/coaches/${w.club.playerId}/sign-in-code`,
+  },
+  'PUT /api/coaches/:id/removed': {
+    expected: [401, 403, 404, 404],
+    path: (w) => `/api/coaches/${w.club.playerId}/removed`,
+    body: () => ({ removed: true }),
+  },
+  'GET /api/halls': { expected: [401, 200, 200, 200] },
+  'PUT /api/halls/:id': {
+    expected: [401, 403, 200, 200],
+    path: () => `/api/halls/${randomUUID()}`,
+    body: () => ({ name: 'Boathouse', archived: false }),
+  },
+  'GET /api/club/audit': { expected: [401, 403, 200, 200] },
+  'PUT /api/club/name': { expected: [401, 403, 200, 200], body: () => ({ name: 'Other name' }) },
+  // Neither of these coaches looks after the installation.
+  'GET /api/club/all': { expected: [401, 403, 403, 403] },
+  'POST /api/club/further': { expected: [401, 403, 403, 403], body: () => ({ club: 'x', coach: 'x' }) },
+  'GET /api/export/backups': { expected: [401, 403, 200, 200] },
+  'GET /api/export/backups/:name': {
+    expected: [401, 403, 404, 404],
+    path: () => '/api/export/backups/2026-11-24T03-00-00Z.json.gz',
   },
   'GET /api/club/overview': { expected: [401, 403, 200, 200] },
   'GET /api/club/evening': {

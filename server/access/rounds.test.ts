@@ -55,6 +55,17 @@ const world = describeAccess(
       expected: [401, 404, 404, 200],
       path: (w) => `/api/rounds/${w.round}/attempts/${w.attempt}`,
     },
+    'GET /api/rounds/removed': { expected: [401, 403, 200, 200] },
+    'PUT /api/rounds/:id/removed': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/removed`,
+      body: () => ({ removed: false, reason: 'a slip' }),
+    },
+    'PUT /api/rounds/:id/player': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/player`,
+      body: (w) => ({ playerId: w.club.playerId, reason: 'a slip' }),
+    },
     'POST /api/rounds/:id/end': {
       expected: [401, 404, 404, 200],
       path: (w) => `/api/rounds/${w.round}/end`,

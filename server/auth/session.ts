@@ -4,11 +4,15 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
 import { PERSON_HEADER, type Viewer } from '../../core/records/account.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { rememberDevice } from '../db/queries/knownDevices.ts';
 import { deleteSession, findViewer, insertSession } from '../db/queries/sessions.ts';
 import { notAllowed, Refusal } from '../http/errors.ts';
 
 const COOKIE = 'jolly_session';
 const DAYS = 30;
+/** Tells a device from others, whoever signs in on it. */
+const DEVICE_COOKIE = 'jolly_device';
+const DEVICE_DAYS = 400;
 
 /** What a route finds in its context once the session is checked. */
 export interface SignedIn {
@@ -19,7 +23,7 @@ function digestOf(token: string): string {
   return createHash('sha256').update(token).digest('hex');
 }
 
-export async function openSession(c: Context, deps: Dependencies, personId: string): Promise<void> {
+async function openSession(c: Context, deps: Dependencies, personId: string): Promise<void> {
   const token = randomBytes(32).toString('base64url');
   await insertSession(deps.pool, digestOf(token), personId, new Date(deps.now() + DAYS * 86_400_000));
   setCookie(c, COOKIE, token, {
@@ -29,6 +33,26 @@ export async function openSession(c: Context, deps: Dependencies, personId: stri
     path: '/',
     maxAge: DAYS * 86_400,
   });
+}
+
+/** The digest of the device's own cookie; undefined for a device that has none. */
+export function deviceOf(c: Context): string | undefined {
+  const token = getCookie(c, DEVICE_COOKIE);
+  return token === undefined || token.length > 100 ? undefined : digestOf(token);
+}
+
+/** Lets somebody in who has shown who they are, on a device that is known from now on. */
+export async function letIn(c: Context, deps: Dependencies, personId: string): Promise<void> {
+  await openSession(c, deps, personId);
+  const token = getCookie(c, DEVICE_COOKIE) ?? randomBytes(32).toString('base64url');
+  setCookie(c, DEVICE_COOKIE, token, {
+    httpOnly: true,
+    sameSite: 'Strict',
+    secure: deps.secureCookies,
+    path: '/',
+    maxAge: DEVICE_DAYS * 86_400,
+  });
+  await rememberDevice(deps.pool, digestOf(token), personId, new Date(deps.now()));
 }
 
 export async function closeSession(c: Context, deps: Dependencies): Promise<void> {
@@ -54,6 +78,6 @@ export function requireSession(deps: Dependencies) {
 }
 
 /** @throws Refusal 403 unless the viewer is a coach */
-export function requireCoach(viewer: Viewer): void {
+export function requireCoach(viewer: Pick<Viewer, 'role'>): void {
   if (viewer.role !== 'coach') throw notAllowed();
 }

@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import { findBenchmarks, storeBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
+import { epochChanges, epochOf } from '../db/epochs.ts';
 import type { Database } from '../db/pool.ts';
 
 /** One that is not there may come, from another server too: that it was not is remembered for so long. */
@@ -11,6 +12,7 @@ function newMemory() {
   return {
     known: new LRUCache<string, Benchmark>({ max: 1_000 }),
     missing: new LRUCache<string, true>({ max: 5_000, ttl: MISSING_MS }),
+    epochChanges: epochChanges(),
   };
 }
 
@@ -20,12 +22,16 @@ const memories = new WeakMap<Database, ReturnType<typeof newMemory>>();
 function memoryOf(db: Database) {
   const memory = memories.get(db) ?? newMemory();
   memories.set(db, memory);
+  if (memory.epochChanges !== epochChanges()) {
+    memory.missing.clear();
+    memory.epochChanges = epochChanges();
+  }
   return memory;
 }
 
 /** Tells keys apart. */
 export function textOf(key: BenchmarkKey): string {
-  return Object.values(key).join('|');
+  return `${Object.values(key).join('|')}|${String(epochOf(key.owner))}`;
 }
 
 /** The kept benchmarks of some keys, by textOf; what is not known here is asked for in one query. */

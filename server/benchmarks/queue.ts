@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { Pool } from 'mysql2/promise';
 import type { Logger } from 'pino';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
@@ -19,9 +18,8 @@ import {
 } from '../db/queries/benchmarkJobs.ts';
 import { keepBenchmark } from './known.ts';
 import { findBenchmark, type BenchmarkKey } from '../db/queries/benchmarks.ts';
-import type { StoredDrill } from '../db/queries/drills.ts';
-import { inTransaction, type Database } from '../db/pool.ts';
-import { revisionOf } from '../drills/plans.ts';
+import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
+import { inTransaction, type Database, type DatabasePool } from '../db/pool.ts';
 import type { PartTask } from './worker.ts';
 
 /** The key of the benchmark of a drill's stage on a table. */
@@ -37,25 +35,25 @@ export function benchmarkKey(entry: StoredDrill, stage: number, tableFingerprint
   };
 }
 
-/** Queues what virtual players score, unless it is known or they cannot play the drill. */
+/** Queues for a club what virtual players score, unless it is known or they cannot play the drill. */
 export async function queueBenchmark(
   db: Database,
   entry: StoredDrill,
   stage: number,
-  played: { readonly setting: JobSetting; readonly fingerprint: string },
+  played: { readonly setting: JobSetting; readonly fingerprint: string; readonly clubId: string },
 ): Promise<void> {
   if (!canBePlayed(entry.document)) return;
   const key = benchmarkKey(entry, stage, played.fingerprint);
   if ((await findBenchmark(db, key)) !== undefined) return;
   const parts = benchmarkParts(entry.document, stage).length;
-  await queueJob(db, randomUUID(), key, { setting: played.setting, parts });
+  await queueJob(db, randomUUID(), key, { setting: played.setting, parts, clubId: played.clubId });
 }
 
 /** Computes one part, somewhere. */
 export type RunPart = (task: PartTask) => Promise<PartResult>;
 
 interface Runner {
-  readonly pool: Pool;
+  readonly pool: DatabasePool;
   readonly log: Logger;
   readonly run: RunPart;
   /** Parts that are computed at the same time. */
@@ -119,7 +117,7 @@ export class BenchmarkQueue {
   async #work(job: ClaimedJob): Promise<void> {
     const { pool, run, threads } = this.#runner;
     const { owner, drill, revision, stage, tableFingerprint } = job.key;
-    const entry = await revisionOf(pool, owner, drill, revision);
+    const entry = await findDrill(pool, owner, drill, revision);
     if (entry === undefined) throw new Error('the drill is not there any more');
     const parts = benchmarkParts(entry.document, stage);
     const waiting = [...parts.keys()].filter((number) => !job.done.has(number));

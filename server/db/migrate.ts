@@ -1,34 +1,64 @@
+import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
+import type { Connection, RowDataPacket } from 'mysql2/promise';
 import { Umzug } from 'umzug';
+import { openPool, type DatabasePool } from './pool.ts';
+import { LEASES_TABLE, releaseLease, takeLease } from './queries/leases.ts';
 
 interface NameRow extends RowDataPacket {
   name: string;
 }
 
-/** One server migrates at a time; the others wait this long for it, seconds. */
-const LOCK_WAIT_S = 60;
+const LEASE = 'migrations';
+/** A server that died while it migrated is waited for so long, seconds; one that lives renews its lease. */
+const LEASE_S = 15;
+const RENEW_MS = 5_000;
+const LOOK_MS = 100;
+/** One server migrates at a time; the others wait this long for it. */
+const WAIT_MS = 120_000;
+/** A change of a large table may take so long, seconds. */
+const STATEMENT_S = 3_600;
 
 /**
- * Brings the database to the newest schema: runs the numbered files that it has not seen, in order.
+ * Brings the database to the newest schema: runs the numbered files that it has not seen, in order. Of several servers
+ * that start, on whichever nodes of a cluster, one does it and the others wait.
  * @param folder where the .sql files are
  * @returns the names of those that were run
  */
 export async function migrate(url: string, folder: string): Promise<readonly string[]> {
-  const connection = await createConnection({ uri: url, multipleStatements: true, timezone: 'Z' });
+  const pool = openPool(url);
+  const holder = randomUUID();
+  let renewal: NodeJS.Timeout | undefined;
   try {
-    await connection.query('SELECT GET_LOCK(?, ?)', ['jolly-rail-migrations', LOCK_WAIT_S]);
-    await connection.query(
-      `CREATE TABLE IF NOT EXISTS migrations (
-         name VARCHAR(200) CHARACTER SET ascii COLLATE ascii_bin PRIMARY KEY,
-         run_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
-       ) ENGINE = InnoDB`,
-    );
-    const done = await umzugFor(connection, folder).up();
-    return done.map((migration) => migration.name);
+    await pool.execute(LEASES_TABLE);
+    await waitForTurn(pool, holder);
+    renewal = setInterval(() => void takeLease(pool, LEASE, holder, LEASE_S).catch(() => false), RENEW_MS);
+    const connection = await pool.openConnection(STATEMENT_S);
+    try {
+      await connection.db.query(
+        `CREATE TABLE IF NOT EXISTS migrations (
+           name VARCHAR(200) CHARACTER SET ascii COLLATE ascii_bin PRIMARY KEY,
+           run_at DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
+         ) ENGINE = InnoDB`,
+      );
+      const done = await umzugFor(connection.db, folder).up();
+      return done.map((migration) => migration.name);
+    } finally {
+      connection.destroy();
+    }
   } finally {
-    await connection.end();
+    clearInterval(renewal);
+    await releaseLease(pool, LEASE, holder).catch(() => undefined);
+    await pool.end();
+  }
+}
+
+async function waitForTurn(pool: DatabasePool, holder: string): Promise<void> {
+  const end = Date.now() + WAIT_MS;
+  while (!(await takeLease(pool, LEASE, holder, LEASE_S))) {
+    if (Date.now() > end) throw new Error('migrate: another server has been migrating for too long');
+    await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
   }
 }
 

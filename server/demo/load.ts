@@ -1,4 +1,4 @@
-import type { Pool, PoolConnection } from 'mysql2/promise';
+import type { PoolConnection } from 'mysql2/promise';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
@@ -16,7 +16,7 @@ import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.t
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
-import { inTransaction } from '../db/pool.ts';
+import { inTransaction, type DatabasePool } from '../db/pool.ts';
 import { planFor } from '../drills/plans.ts';
 import { DEMO_CLUB, DEMO_COACHES, DEMO_OTHER_ROUNDS, DEMO_PLAYER_SIGN_IN, DEMO_PLAYERS } from './people.ts';
 import { callPositions } from './calls.ts';
@@ -33,7 +33,7 @@ const DAY_MS = 86_400_000;
 const CALLERS_OF = 3;
 
 /** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 */
-export async function loadDemo(pool: Pool, now: number): Promise<boolean> {
+export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean> {
   if ((await countClubs(pool)) > 0) return false;
   const drills = await listLibrary(pool);
   const passwords = await Promise.all(
@@ -140,7 +140,11 @@ async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: Othe
     const home = homeOf(entry);
     const table = tableOfCard(home.card, null);
     const fingerprint = tableFingerprint(table);
-    await queueBenchmark(db, entry, 1, { setting: { card: home.card, conditions: null }, fingerprint });
+    await queueBenchmark(db, entry, 1, {
+      setting: { card: home.card, conditions: null },
+      fingerprint,
+      clubId,
+    });
     const played = virtualRounds(entry.document, 1, table, level);
     for (let k = 0; k < rounds; k++) {
       const name = `${player} ${drill} ${String(k)}`;

@@ -1,4 +1,3 @@
-import type { Pool } from 'mysql2/promise';
 import type { ImportReply } from '../../core/records/listedDrill.ts';
 import type { Viewer } from '../../core/records/account.ts';
 import { problemsOf } from '../../core/drill/problems.ts';
@@ -11,7 +10,7 @@ import {
   storeRevision,
   takeIntoClub,
 } from '../db/queries/drills.ts';
-import { inTransaction } from '../db/pool.ts';
+import { inTransaction, type DatabasePool } from '../db/pool.ts';
 import { Refusal } from '../http/errors.ts';
 import { digestOf } from './library.ts';
 
@@ -25,7 +24,7 @@ const CHANGED_MEANWHILE = () =>
  * @throws Refusal 400 when the drill cannot be used, naming the field; 409 when the name is taken, or somebody has written another revision meanwhile
  */
 export async function saveDrill(
-  pool: Pool,
+  pool: DatabasePool,
   viewer: Viewer,
   drill: Drill,
   basedOn: number | null,
@@ -60,7 +59,7 @@ export async function saveDrill(
  * The name under which a drill called like one of the library's is taken in: its own with a number, the first that is
  * free or under which the same text is here already.
  */
-async function nameBeside(pool: Pool, clubId: string, drill: Drill): Promise<string> {
+async function nameBeside(pool: DatabasePool, clubId: string, drill: Drill): Promise<string> {
   for (let number = 2; ; number++) {
     const tail = `-${String(number)}`;
     const slug = `${drill.slug.slice(0, 60 - tail.length)}${tail}`;
@@ -71,7 +70,7 @@ async function nameBeside(pool: Pool, clubId: string, drill: Drill): Promise<str
 }
 
 /** Takes a drill of a file in. One that is here already, be it in the library, is recognised and not stored again. */
-export async function importDrill(pool: Pool, viewer: Viewer, drill: Drill): Promise<ImportReply> {
+export async function importDrill(pool: DatabasePool, viewer: Viewer, drill: Drill): Promise<ImportReply> {
   const { clubId } = viewer;
   const owner = await ownerOf(pool, clubId, drill.slug);
   const newest = await newestRevision(pool, owner, drill.slug);

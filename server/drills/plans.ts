@@ -4,10 +4,14 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
+import { epochOf } from '../db/epochs.ts';
 import type { Database } from '../db/pool.ts';
 
-/** Revisions that were asked for, by owner, slug and number. A revision never changes, so every process may keep its own. */
-const revisions = new Map<string, StoredDrill>();
+/**
+ * Revisions that were asked for, by owner, epoch, slug and number. A revision never changes within an epoch, so every
+ * process may keep its own.
+ */
+const revisions = new LRUCache<string, StoredDrill>({ max: 2_000 });
 
 /** One revision of a drill, read and checked once. */
 export async function revisionOf(
@@ -16,7 +20,7 @@ export async function revisionOf(
   slug: string,
   revision: number,
 ): Promise<StoredDrill | undefined> {
-  const key = `${owner}|${slug}|${String(revision)}`;
+  const key = `${owner}|${String(epochOf(owner))}|${slug}|${String(revision)}`;
   const known = revisions.get(key);
   if (known !== undefined) return known;
   const entry = await findDrill(db, owner, slug, revision);
@@ -39,7 +43,7 @@ export function planFor(
   stage: number,
   table: Table,
 ): PlannedShot {
-  const key = `${owner}|${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
+  const key = `${owner}|${String(epochOf(owner))}|${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
   const known = solved.get(key);
   if (known !== undefined) return known;
   const drill = atStage(document, stage);

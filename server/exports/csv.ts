@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
-import type { Pool } from 'mysql2/promise';
 import { attemptLogSchema } from '../../core/records/attempt.ts';
 import { EXPORTS, listExportRows, type ExportName, type ExportRow } from '../db/queries/exports.ts';
+import { readable } from '../db/damaged.ts';
 import { parseJson } from '../db/json.ts';
+import type { LongConnection } from '../db/longConnection.ts';
 
 export function isExport(name: string): name is ExportName {
   return Object.hasOwn(EXPORTS, name);
@@ -11,7 +12,10 @@ export function isExport(name: string): name is ExportName {
 /** One line a shot, of an attempt's log. */
 function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
   if (log === null || log === undefined) return [];
-  return attemptLogSchema.validateSync(parseJson(log)).shots.map((shot, i) => ({
+  const told = readable('attempts', attempt['attempt_id'], () =>
+    attemptLogSchema.validateSync(parseJson(log)),
+  );
+  return (told?.shots ?? []).map((shot, i) => ({
     ...attempt,
     shot: i + 1,
     ball: shot.ball,
@@ -29,26 +33,34 @@ function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
   }));
 }
 
-/**
- * Everything of one sort as CSV with a head line, piece by piece; what a spreadsheet would take for a formula is kept from
- * being one.
- */
-export async function writeCsv(
-  pool: Pool,
+/** What a spreadsheet takes for the beginning of a formula: at the very beginning, or after blanks and new lines. */
+const FORMULA = /^[\s\u00a0\ufeff]*[=+\-@|\t\r]/;
+
+/** A cell as it is written: a formula stays a text, an instant is ISO 8601. Numbers are numbers. */
+function cellOf(value: unknown): unknown {
+  if (value instanceof Date) return value.toISOString();
+  return typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value;
+}
+
+/** Everything of one sort as CSV with a head line, piece by piece. */
+export async function* csvPieces(
+  connection: LongConnection,
   clubId: string,
   name: ExportName,
-  write: (text: string) => Promise<unknown>,
-): Promise<void> {
+): AsyncGenerator<string, void> {
   let header = true;
-  for await (const rows of listExportRows(pool, clubId, name)) {
+  for await (const rows of listExportRows(connection, clubId, name)) {
     const told = name === 'shots' ? rows.flatMap(shotsOf) : rows;
     if (told.length === 0) continue;
-    const plain = told.map((row) =>
-      Object.fromEntries(
-        Object.entries(row).map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value]),
-      ),
-    );
-    await write(`${Papa.unparse(plain, { escapeFormulae: true, header, newline: '\r\n' })}\r\n`);
+    yield csvOf(told, header);
     header = false;
   }
+}
+
+/** Lines of CSV. @param header with the names of the columns above them */
+export function csvOf(rows: readonly ExportRow[], header: boolean): string {
+  const plain = rows.map((row) =>
+    Object.fromEntries(Object.entries(row).map(([key, value]) => [key, cellOf(value)])),
+  );
+  return `${Papa.unparse(plain, { header, newline: '\r\n' })}\r\n`;
 }

@@ -2,26 +2,88 @@ import type { Context } from 'hono';
 import { ValidationError, type AnyObjectSchema, type InferType } from 'yup';
 import { Refusal } from './errors.ts';
 
-/**
- * The request's body, parsed and checked.
- * @throws Refusal 400 for malformed JSON or a wrong field (named), 415 for another type of content
- */
-export async function readBody<S extends AnyObjectSchema>(c: Context, schema: S): Promise<InferType<S>> {
-  const type = c.req.header('content-type') ?? '';
-  if (!type.startsWith('application/json')) throw new Refusal(415, 'the body must be JSON', 'body');
+/** A benchmark, the largest thing that is sent but for a backup, has some 5 kB. */
+const LARGEST_BODY = 64 * 1024;
+/** The deepest record is a drill; what is nested deeper is nobody's. */
+const DEEPEST = 24;
+/** Names that an object of JavaScript has without being given them. */
+const STRANGE_KEYS: readonly string[] = ['__proto__', 'constructor', 'prototype'];
+
+/** The body's bytes, counted as they come: whoever sends more is not listened to any longer. */
+async function readBytes(c: Context, most: number): Promise<Uint8Array> {
+  const tooLarge = () => new Refusal(413, `the body must be at most ${String(most)} bytes`, 'body');
+  if (Number(c.req.header('content-length') ?? 0) > most) throw tooLarge();
+  const body: ReadableStream<Uint8Array> | null = c.req.raw.body;
+  const reader = body?.getReader();
+  const pieces: Uint8Array[] = [];
+  let size = 0;
+  while (reader !== undefined) {
+    const { done, value } = await reader.read().catch(() => {
+      throw new Refusal(400, 'the body was cut off', 'body');
+    });
+    if (done) break;
+    size += value.byteLength;
+    if (size > most) {
+      // What still comes is thrown away.
+      void reader.cancel().catch(() => undefined);
+      throw tooLarge();
+    }
+    pieces.push(value);
+  }
+  return Buffer.concat(pieces);
+}
+
+/** @throws Refusal for what is nested too deeply or has a name that no record has, naming where */
+function requirePlain(value: unknown, path: string, depth: number): void {
+  if (typeof value !== 'object' || value === null) return;
+  if (depth > DEEPEST) {
+    throw new Refusal(400, `body is nested deeper than ${String(DEEPEST)} levels`, path.slice(0, 100));
+  }
+  for (const [key, inner] of Object.entries(value)) {
+    const here = path === '' ? key : `${path}.${key}`;
+    if (STRANGE_KEYS.includes(key)) {
+      throw new Refusal(400, `${here.slice(0, 100)} is not a field of this request`, here.slice(0, 100));
+    }
+    requirePlain(inner, here, depth + 1);
+  }
+}
+
+/** JSON as it comes from elsewhere. @throws Refusal 400 for malformed JSON and for what no record can hold */
+export function parseForeign(text: string): unknown {
   let value: unknown;
   try {
-    value = JSON.parse(await c.req.text());
+    value = JSON.parse(text);
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error;
     throw new Refusal(400, 'the body is not valid JSON', 'body');
   }
+  requirePlain(value, '', 0);
+  return value;
+}
+
+/** A JSON body as it comes. @throws Refusal 413 for a larger one, 415 for another type of content */
+export async function readJsonBytes(c: Context, most: number): Promise<Uint8Array> {
+  const type = c.req.header('content-type') ?? '';
+  if (!type.startsWith('application/json')) throw new Refusal(415, 'the body must be JSON', 'body');
+  return readBytes(c, most);
+}
+
+/**
+ * The request's body, parsed and checked. Routes ask for it after they know who asks.
+ * @throws Refusal 400 for malformed JSON or a wrong field (named), 413 and 415 as readJsonBytes
+ */
+export async function readBody<S extends AnyObjectSchema>(c: Context, schema: S): Promise<InferType<S>> {
+  const value = parseForeign(new TextDecoder().decode(await readJsonBytes(c, LARGEST_BODY)));
   try {
     return await schema.validate(value, { abortEarly: true });
   } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const field =
-      error.path === undefined || error.path === '' ? (error.message.split(' ')[0] ?? 'body') : error.path;
-    throw new Refusal(400, error.message, field);
+    throw error instanceof ValidationError ? refusalOf(error) : error;
   }
+}
+
+/** What a schema found wrong, with the field. */
+export function refusalOf(error: ValidationError): Refusal {
+  const field =
+    error.path === undefined || error.path === '' ? (error.message.split(' ')[0] ?? 'body') : error.path;
+  return new Refusal(400, error.message, field);
 }

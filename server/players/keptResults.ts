@@ -1,6 +1,6 @@
 import { listAttempts } from '../db/queries/attempts.ts';
 import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/results.ts';
-import { storeResult, type KeptResult } from '../db/queries/rounds.ts';
+import { storeMissingResult, type KeptResult } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 import { revisionOf } from '../drills/plans.ts';
 import { keptOf } from '../rounds/counting.ts';
@@ -23,7 +23,7 @@ export async function keptResults(
     if (entry === undefined) continue;
     const kept = keptOf(entry, row, attempts.get(row.id) ?? []);
     counted.set(row.id, kept);
-    await storeResult(db, row.id, kept);
+    await storeMissingResult(db, row.id, kept);
   }
   return rows.flatMap((row) => {
     const kept = row.kept ?? counted.get(row.id);

@@ -1,37 +1,42 @@
 import { randomUUID } from 'node:crypto';
-import { getConnInfo } from '@hono/node-server/conninfo';
 import { Hono, type Context } from 'hono';
-import { codeSignInSchema, newClubSchema, signInSchema, type Welcome } from '../../core/records/account.ts';
+import {
+  codeSignInSchema,
+  newClubSchema,
+  passwordChangeSchema,
+  signInSchema,
+  type Welcome,
+} from '../../core/records/account.ts';
 import { hashPassword, passwordFits } from '../auth/password.ts';
 import { digestOfCode } from '../auth/signInCode.ts';
-import { closeSession, openSession, requireSession, type SignedIn } from '../auth/session.ts';
-import { SignInThrottle } from '../auth/throttle.ts';
-import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
-import { findSignIn, insertPerson } from '../db/queries/people.ts';
-import { findPlayerOfCode, setSignIn, useSignInCode } from '../db/queries/signInCodes.ts';
-import { insertTable } from '../db/queries/tables.ts';
-import { inTransaction, isDuplicate } from '../db/pool.ts';
+import { closeSession, deviceOf, letIn, requireSession, type SignedIn } from '../auth/session.ts';
+import { requireStrong } from '../auth/strength.ts';
+import { slowDown } from '../auth/throttle.ts';
+import { noteAudit } from '../db/queries/audit.ts';
+import { claimInstallation, countClubs } from '../db/queries/clubs.ts';
+import { findOwnSignIn, storePassword } from '../db/queries/coaches.ts';
+import { forgetDevices } from '../db/queries/knownDevices.ts';
+import { findSignIn } from '../db/queries/people.ts';
+import { deleteSessionsOf } from '../db/queries/sessions.ts';
+import { findPersonOfCode, setSignIn, useSignInCode } from '../db/queries/signInCodes.ts';
+import { isDuplicate } from '../db/errors.ts';
+import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { addressOf } from '../http/address.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
-
-/** A new club starts with one table of each kind; their names can be told apart at once. */
-const FIRST_TABLES = [
-  { name: 'Pool table', preset: 'pool-9ft' },
-  { name: 'Snooker table', preset: 'snooker-12ft' },
-] as const;
-
-/** Where the request came from; requests made without a socket have no address. */
-function addressOf(c: Context): string {
-  try {
-    return getConnInfo(c).remote.address ?? 'unknown';
-  } catch {
-    return 'unknown';
-  }
-}
+import { foundClub } from '../clubs/found.ts';
 
 export function accountRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+
+  /** Counts a try before it costs anything. @throws Refusal 429 for one that comes too early */
+  const counted = (c: Context, email: string) =>
+    slowDown(deps, {
+      email,
+      address: addressOf(c, deps.behindProxy === true),
+      device: deviceOf(c),
+    });
 
   app.get('/welcome', async (c) => {
     const welcome: Welcome = { empty: (await countClubs(deps.pool)) === 0, demo: deps.demoSignIns };
@@ -41,6 +46,7 @@ export function accountRoutes(deps: Dependencies) {
   app.post('/club', async (c) => {
     if ((await countClubs(deps.pool)) > 0) throw new Refusal(409, 'this installation already has its club');
     const body = await readBody(c, newClubSchema);
+    requireStrong(body.password, [body.name, body.email, body.club]);
     const passwordHash = await hashPassword(body.password);
     const coach = randomUUID();
     await inTransaction(deps.pool, async (db) => {
@@ -48,66 +54,106 @@ export function accountRoutes(deps: Dependencies) {
       await claimInstallation(db).catch((error: unknown) => {
         throw isDuplicate(error) ? new Refusal(409, 'this installation already has its club') : error;
       });
-      const clubId = randomUUID();
-      await insertClub(db, clubId, body.club.trim());
-      await insertPerson(db, {
+      await foundClub(db, body.club.trim(), {
         id: coach,
-        clubId,
-        role: 'coach',
         name: body.name.trim(),
-        hand: 'right',
         email: body.email,
         passwordHash,
+        keeper: true,
       });
-      for (const table of FIRST_TABLES) await insertTable(db, clubId, { id: randomUUID(), ...table });
     });
-    await openSession(c, deps, coach);
+    await letIn(c, deps, coach);
     return c.json({}, 201);
   });
 
   app.post('/sign-in', async (c) => {
     const body = await readBody(c, signInSchema);
-    const throttle = new SignInThrottle(deps, body.email, addressOf(c));
-    await throttle.check();
+    const gotIn = await counted(c, body.email);
     const person = await findSignIn(deps.pool, body.email);
     if (!(await passwordFits(body.password, person?.passwordHash)) || person === undefined) {
-      await throttle.failed();
       throw new Refusal(401, 'e-mail address and password do not fit', 'password');
     }
-    await throttle.succeeded();
-    await openSession(c, deps, person.id);
+    await gotIn();
+    await letIn(c, deps, person.id);
     return c.json({});
   });
 
-  // A player's first sign-in, with the code that their coach gave them.
+  // A first sign-in, or a new password in the place of a forgotten one, with the code that a coach gave.
   app.post('/sign-in/code', async (c) => {
     const body = await readBody(c, codeSignInSchema);
-    const throttle = new SignInThrottle(deps, body.email, addressOf(c));
-    await throttle.check();
+    const gotIn = await counted(c, body.email);
+    const wrong = () =>
+      new Refusal(401, 'code is not one that is still good: ask a coach for a new one', 'code');
+    const digest = digestOfCode(body.code);
+    const whose = await findPersonOfCode(deps.pool, digest, new Date(deps.now()));
+    const known = whose === undefined ? undefined : await findOwnSignIn(deps.pool, whose);
+    if (known === undefined) throw wrong();
+    requireStrong(body.password, [known.name, body.email, known.club]);
     const passwordHash = await hashPassword(body.password);
-    const playerId = await inTransaction(deps.pool, async (db) => {
-      const found = await findPlayerOfCode(db, digestOfCode(body.code), new Date(deps.now()));
+    const personId = await inTransaction(deps.pool, async (db) => {
+      const found = await findPersonOfCode(db, digest, new Date(deps.now()));
       if (found === undefined || !(await useSignInCode(db, found))) return undefined;
       await setSignIn(db, found, body.email, passwordHash).catch((error: unknown) => {
         throw isDuplicate(error) ? new Refusal(409, 'email is already used for a sign-in', 'email') : error;
       });
       return found;
     });
-    if (playerId === undefined) {
-      await throttle.failed();
-      throw new Refusal(401, 'code is not one that is still good: ask your coach for a new one', 'code');
-    }
-    await throttle.succeeded();
-    await openSession(c, deps, playerId);
+    if (personId === undefined) throw wrong();
+    await gotIn();
+    await letIn(c, deps, personId);
     return c.json({}, 201);
   });
 
-  app.post('/sign-out', requireSession(deps), async (c) => {
+  const signedIn = requireSession(deps);
+
+  app.post('/sign-out', signedIn, async (c) => {
     await closeSession(c, deps);
     return c.json({});
   });
 
-  app.get('/me', requireSession(deps), (c) => c.json(c.get('viewer')));
+  // On all devices: whoever has one of them needs the password to come in again.
+  app.post('/sign-out/everywhere', signedIn, async (c) => {
+    const { id, clubId } = c.get('viewer');
+    await inTransaction(deps.pool, async (db) => {
+      await deleteSessionsOf(db, id);
+      await forgetDevices(db, id);
+      await noteAudit(db, { ...noteOf(id, clubId), action: 'signed out everywhere' });
+    });
+    await closeSession(c, deps);
+    return c.json({});
+  });
+
+  app.put('/password', signedIn, async (c) => {
+    const { id, clubId } = c.get('viewer');
+    const body = await readBody(c, passwordChangeSchema);
+    const own = await findOwnSignIn(deps.pool, id);
+    if (own === undefined) throw new Refusal(401, 'sign in first');
+    // Somebody at a device that was left open has to guess it, too.
+    const gotIn = await counted(c, own.email ?? id);
+    if (!(await passwordFits(body.current, own.passwordHash ?? undefined))) {
+      throw new Refusal(403, 'current is not your password', 'current');
+    }
+    requireStrong(body.password, [own.name, own.email ?? '', own.club]);
+    const passwordHash = await hashPassword(body.password);
+    await inTransaction(deps.pool, async (db) => {
+      await storePassword(db, id, passwordHash);
+      await forgetDevices(db, id);
+      await noteAudit(db, { ...noteOf(id, clubId), action: 'password changed' });
+    });
+    await gotIn();
+    await letIn(c, deps, id);
+    return c.json({});
+  });
+
+  const noteOf = (id: string, clubId: string) => ({
+    clubId,
+    personId: id,
+    at: new Date(deps.now()),
+    subject: 'person' as const,
+    subjectId: id,
+  });
+
+  app.get('/me', signedIn, (c) => c.json(c.get('viewer')));
 
   return app;
 }

@@ -5,6 +5,7 @@ import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
 import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
 import type { BenchmarkReply } from '../../core/records/benchmarkReply.ts';
+import type { BenchmarkJob } from '../../core/records/benchmarkJob.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { standardCard, tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
@@ -20,7 +21,7 @@ import { findFixedBands, storeFixedBands } from '../db/queries/fixedBands.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
-import { wholeNumber } from '../http/parameters.ts';
+import { requireSlug, requireUuid, wholeNumber } from '../http/parameters.ts';
 import { stateOf } from '../tables/states.ts';
 
 /** A drill's stage on a table: what a benchmark is of. */
@@ -37,7 +38,8 @@ export function benchmarkRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
   async function asked(c: Context<SignedIn>): Promise<Asked> {
-    const { slug = '', revision = '', stage: number = '' } = c.req.param();
+    const { slug: name = '', revision = '', stage: number = '' } = c.req.param();
+    const slug = requireSlug(name);
     const owner = await ownerOf(deps.pool, c.get('viewer').clubId, slug);
     const entry = await findDrill(deps.pool, owner, slug, wholeNumber(revision, 'revision'));
     const stage = wholeNumber(number, 'stage');
@@ -57,9 +59,9 @@ export function benchmarkRoutes(deps: Dependencies) {
       return { setting, fingerprint: tableFingerprint(tableOfCard(setting.card, null)) };
     }
     const key = {
-      id: table,
+      id: requireUuid(table, 'table'),
       revision: wholeNumber(revision ?? '', 'revision'),
-      conditionsId: conditions ?? null,
+      conditionsId: conditions === undefined ? null : requireUuid(conditions, 'conditions'),
     };
     const played = await stateOf(deps.pool, c.get('viewer').clubId, key);
     if (played === undefined) throw notFound('this table');
@@ -73,11 +75,15 @@ export function benchmarkRoutes(deps: Dependencies) {
     };
   }
 
-  async function reply(c: Context<SignedIn>, { entry, stage, key }: Asked): Promise<BenchmarkReply> {
+  async function reply(
+    c: Context<SignedIn>,
+    { entry, stage, key }: Asked,
+    cancelled?: BenchmarkJob,
+  ): Promise<BenchmarkReply> {
     const { clubId, role } = c.get('viewer');
     return {
       benchmark: (await findBenchmark(deps.pool, key)) ?? null,
-      job: (await findJob(deps.pool, key)) ?? null,
+      job: cancelled ?? (await findJob(deps.pool, key, clubId)) ?? null,
       playable: canBePlayed(entry.document),
       fixed: (await findFixedBands(deps.pool, clubId, entry.document.slug, stage)) ?? null,
       club: (await clubResults(deps.pool, clubId, key, role)) ?? null,
@@ -113,7 +119,10 @@ export function benchmarkRoutes(deps: Dependencies) {
     requireCoach(c.get('viewer'));
     const subject = await asked(c);
     if (!canBePlayed(subject.entry.document)) throw notFound('a virtual player for this drill');
-    await queueBenchmark(deps.pool, subject.entry, subject.stage, subject);
+    await queueBenchmark(deps.pool, subject.entry, subject.stage, {
+      ...subject,
+      clubId: c.get('viewer').clubId,
+    });
     deps.wakeBenchmarks?.();
     return c.json(await reply(c, subject));
   });
@@ -121,8 +130,8 @@ export function benchmarkRoutes(deps: Dependencies) {
   app.delete(`${path}/job`, async (c) => {
     requireCoach(c.get('viewer'));
     const subject = await asked(c);
-    await cancelJob(deps.pool, subject.key);
-    return c.json(await reply(c, subject));
+    const cancelled = await cancelJob(deps.pool, subject.key, c.get('viewer').clubId);
+    return c.json(await reply(c, subject, cancelled));
   });
 
   app.put('/:slug/revisions/:revision/stages/:stage/bands', async (c) => {

@@ -1,18 +1,28 @@
+import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
+import { clubNameSchema, furtherClubSchema, type Viewer } from '../../core/records/account.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { giveCode } from '../clubs/codes.ts';
+import { foundClub } from '../clubs/found.ts';
+import { listAudit, noteAudit } from '../db/queries/audit.ts';
+import { listClubsWithCoaches, renameClub } from '../db/queries/clubs.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listProgrammes } from '../db/queries/programmes.ts';
 import { listHeadsBetween } from '../db/queries/rounds.ts';
+import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
+import { requireDay, requireInstant, requireUuid } from '../http/parameters.ts';
 import { overviewOf, weekOf } from '../players/overview.ts';
 import { periodOf } from './players.ts';
 
 const DAY_MS = 86_400_000;
+/** So many of the newest changes are given. */
+const AUDIT_SHOWN = 300;
 /** An evening is at most a day and its night. */
 const LONGEST_MS = 2 * DAY_MS;
-const DAY = /^\d{4}-\d\d-\d\d$/;
 
 /** The club as a whole; for coaches. */
 export function clubRoutes(deps: Dependencies) {
@@ -23,8 +33,7 @@ export function clubRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const now = deps.now();
-    const today = c.req.query('today') ?? new Date(now).toISOString().slice(0, 10);
-    if (!DAY.test(today)) throw new Refusal(400, 'today must be a day (2026-11-24)', 'today');
+    const today = requireDay(c.req.query('today') ?? new Date(now).toISOString().slice(0, 10), 'today');
     const players = await listPlayers(deps.pool, viewer.clubId);
     const programmes = (await listProgrammes(deps.pool, viewer.clubId, undefined)).filter(
       ({ archived }) => !archived,
@@ -55,13 +64,68 @@ export function clubRoutes(deps: Dependencies) {
   app.get('/evening', async (c) => {
     const viewer = c.get('viewer');
     requireCoach(viewer);
-    const [from, to] = [c.req.query('from'), c.req.query('to')].map((text) => new Date(text ?? ''));
-    if (from === undefined || to === undefined || !(to.getTime() - from.getTime() <= LONGEST_MS)) {
+    const from = requireInstant(c.req.query('from') ?? '', 'from');
+    const to = requireInstant(c.req.query('to') ?? '', 'to');
+    if (to.getTime() - from.getTime() > LONGEST_MS) {
       throw new Refusal(400, 'from and to must be two times at most two days apart', 'from');
     }
     const heads = await listHeadsBetween(deps.pool, viewer.clubId, { playerId: undefined, from, to });
     return c.json(heads.filter(({ result }) => result !== undefined));
   });
 
+  // What was changed, by whom, when and why.
+  app.get('/audit', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const about = c.req.query('about');
+    const subjectId = about === undefined ? undefined : requireUuid(about, 'about');
+    return c.json(await listAudit(deps.pool, viewer.clubId, { subjectId, limit: AUDIT_SHOWN }));
+  });
+
+  app.put('/name', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const { name } = await readBody(c, clubNameSchema);
+    await inTransaction(deps.pool, async (db) => {
+      await renameClub(db, viewer.clubId, name.trim());
+      await noteAudit(db, { ...noteOf(viewer), action: 'club renamed' });
+    });
+    return c.json({});
+  });
+
+  // Further clubs in the same installation: its keeper founds them, and they see nothing of each other.
+  app.get('/all', async (c) => {
+    requireKeeper(c.get('viewer'));
+    return c.json(await listClubsWithCoaches(deps.pool));
+  });
+
+  app.post('/further', async (c) => {
+    const viewer = c.get('viewer');
+    requireKeeper(viewer);
+    const { club, coach } = await readBody(c, furtherClubSchema);
+    const id = randomUUID();
+    const given = await inTransaction(deps.pool, async (db) => {
+      const person = { id, name: coach.trim(), email: null, passwordHash: null };
+      await foundClub(db, club.trim(), person);
+      await noteAudit(db, { ...noteOf(viewer), action: 'club founded' });
+      return giveCode(db, id, deps.now());
+    });
+    return c.json({ id, ...given }, 201);
+  });
+
+  const noteOf = (viewer: Viewer) => ({
+    clubId: viewer.clubId,
+    personId: viewer.id,
+    at: new Date(deps.now()),
+    subject: 'club' as const,
+    subjectId: viewer.clubId,
+  });
+
   return app;
+}
+
+/** @throws Refusal 403 unless the viewer looks after the installation */
+function requireKeeper(viewer: Viewer): void {
+  requireCoach(viewer);
+  if (!viewer.keeper) throw new Refusal(403, 'this is for the coach who looks after the installation');
 }

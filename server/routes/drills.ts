@@ -14,7 +14,7 @@ import { importDrill, saveDrill } from '../drills/ownDrills.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
-import { wholeNumber } from '../http/parameters.ts';
+import { requireSlug, wholeNumber } from '../http/parameters.ts';
 
 export function drillRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
@@ -39,13 +39,13 @@ export function drillRoutes(deps: Dependencies) {
     return c.json(await importDrill(deps.pool, viewer, document));
   });
 
-  app.get('/:slug', async (c) => c.json(await listed(c.get('viewer'), c.req.param('slug'))));
+  app.get('/:slug', async (c) => c.json(await listed(c.get('viewer'), requireSlug(c.req.param('slug')))));
 
   app.put('/:slug', async (c) => {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const { document, basedOn } = await readBody(c, drillChangeSchema);
-    if (document.slug !== c.req.param('slug')) {
+    if (document.slug !== requireSlug(c.req.param('slug'))) {
       throw new Refusal(400, 'document.slug is not that of the address', 'document.slug');
     }
     await saveDrill(deps.pool, viewer, document, basedOn);
@@ -56,7 +56,7 @@ export function drillRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const { archived } = await readBody(c, archivedSchema);
-    const slug = c.req.param('slug');
+    const slug = requireSlug(c.req.param('slug'));
     const at = archived ? new Date(deps.now()) : null;
     if (!(await setArchived(deps.pool, viewer.clubId, slug, at))) throw notFound('this drill of the club');
     return c.json(await listed(viewer, slug));
@@ -65,21 +65,21 @@ export function drillRoutes(deps: Dependencies) {
   app.put('/:slug/favourite', async (c) => {
     const viewer = c.get('viewer');
     const { favourite } = await readBody(c, favouriteSchema);
-    const { document } = await listed(viewer, c.req.param('slug'));
+    const { document } = await listed(viewer, requireSlug(c.req.param('slug')));
     await setFavourite(deps.pool, viewer.id, document.slug, favourite);
     return c.json(await listed(viewer, document.slug));
   });
 
   app.get('/:slug/revisions', async (c) => {
     const { clubId } = c.get('viewer');
-    const slug = c.req.param('slug');
+    const slug = requireSlug(c.req.param('slug'));
     const revisions = await listRevisions(deps.pool, clubId, await ownerOf(deps.pool, clubId, slug), slug);
     if (revisions.length === 0) throw notFound('this drill');
     return c.json(revisions);
   });
 
   app.get('/:slug/revisions/:revision', async (c) => {
-    const slug = c.req.param('slug');
+    const slug = requireSlug(c.req.param('slug'));
     const owner = await ownerOf(deps.pool, c.get('viewer').clubId, slug);
     const number = wholeNumber(c.req.param('revision'), 'revision');
     const entry = await revisionOf(deps.pool, owner, slug, number);

@@ -1,42 +1,79 @@
+import { createReadStream } from 'node:fs';
+import { Readable } from 'node:stream';
 import { Hono } from 'hono';
-import { stream } from 'hono/streaming';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import type { Dependencies } from '../dependencies.ts';
-import { restoreBackup, writeBackup } from '../exports/backup.ts';
-import { backupSchema } from '../exports/backupSchema.ts';
-import { isExport, writeCsv } from '../exports/csv.ts';
-import { readBody } from '../http/body.ts';
+import { backupPieces } from '../exports/backup.ts';
+import { csvPieces, isExport } from '../exports/csv.ts';
+import { download } from '../exports/download.ts';
+import { keptFile, listKept } from '../exports/nightly.ts';
+import { readJsonBytes } from '../http/body.ts';
 import { notFound } from '../http/errors.ts';
+import { bePatient } from '../http/sockets.ts';
+
+/** Five million shots are some 200 MB. */
+const LARGEST_BACKUP = 256 * 1024 * 1024;
 
 /** Everything of a club to take away, and to bring back. */
 export function exportRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
   app.get('/csv/:name', (c) => {
-    const viewer = c.get('viewer');
+    const { clubId, ...viewer } = c.get('viewer');
     requireCoach(viewer);
     const name = c.req.param('name').replace(/\.csv$/, '');
     if (!isExport(name)) throw notFound('this export');
-    c.header('content-type', 'text/csv; charset=utf-8');
-    c.header('content-disposition', `attachment; filename="${name}.csv"`);
-    return stream(c, (out) => writeCsv(deps.pool, viewer.clubId, name, (text) => out.write(text)));
+    return download(c, deps, {
+      name: `${name}.csv`,
+      type: 'text/csv; charset=utf-8',
+      clubId,
+      write: (snapshot) => csvPieces(snapshot, clubId, name),
+    });
   });
 
   app.get('/backup', (c) => {
     const viewer = c.get('viewer');
     requireCoach(viewer);
-    c.header('content-type', 'application/json; charset=utf-8');
-    c.header('content-disposition', 'attachment; filename="jolly-rail-backup.json"');
     const club = { id: viewer.clubId, name: viewer.club };
-    return stream(c, (out) => writeBackup(deps.pool, club, new Date(deps.now()), (text) => out.write(text)));
+    return download(c, deps, {
+      name: 'jolly-rail-backup.json',
+      type: 'application/json; charset=utf-8',
+      clubId: viewer.clubId,
+      write: (snapshot) => backupPieces(snapshot, club, new Date(deps.now())),
+    });
+  });
+
+  // Those that the server made by itself at night.
+  app.get('/backups', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const { backupFolder } = deps;
+    return c.json({
+      nightly: backupFolder !== undefined,
+      kept: backupFolder === undefined ? [] : await listKept(backupFolder, viewer.clubId),
+    });
+  });
+
+  app.get('/backups/:name', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const name = c.req.param('name');
+    const file =
+      deps.backupFolder === undefined ? undefined : await keptFile(deps.backupFolder, viewer.clubId, name);
+    if (file === undefined) throw notFound('this backup');
+    c.header('content-type', 'application/gzip');
+    c.header('content-disposition', `attachment; filename="jolly-rail-${name}"`);
+    return c.body(Readable.toWeb(createReadStream(file)) as ReadableStream<Uint8Array>);
   });
 
   // In the place of the coach's own club.
   app.post('/restore', async (c) => {
     const viewer = c.get('viewer');
     requireCoach(viewer);
-    const backup = await readBody(c, backupSchema);
-    await restoreBackup(deps.pool, { clubId: viewer.clubId, coachId: viewer.id }, backup);
+    const file = await readJsonBytes(c, LARGEST_BACKUP);
+    bePatient(c);
+    await deps.restore({ clubId: viewer.clubId, coachId: viewer.id }, file);
+    deps.wakeBenchmarks?.();
     return c.json({});
   });
 

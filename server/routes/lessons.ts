@@ -6,12 +6,13 @@ import type { SignedIn } from '../auth/session.ts';
 import { archiveLesson, findLesson, insertLesson, listLessons, updateLesson } from '../db/queries/lessons.ts';
 import { listRoundsOfLesson } from '../db/queries/rounds.ts';
 import { findTable } from '../db/queries/tables.ts';
-import { inTransaction, isDuplicate } from '../db/pool.ts';
+import { isDuplicate } from '../db/errors.ts';
+import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { lessonFor, visibleLesson } from '../access/visibleLesson.ts';
+import { lessonFor, mayChangeLesson, visibleLesson } from '../access/visibleLesson.ts';
 import { withResult } from '../rounds/counting.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 
@@ -31,7 +32,7 @@ export function lessonRoutes(deps: Dependencies) {
   /** Whoever holds a lesson changes it, and every coach. */
   async function changeable(viewer: Viewer, id: string): Promise<Lesson> {
     const lesson = await visibleLesson(deps, viewer, id);
-    if (viewer.role !== 'coach' && lesson.heldBy.id !== viewer.id) {
+    if (!mayChangeLesson(viewer, lesson)) {
       throw new Refusal(403, 'only the coach changes this lesson');
     }
     return lesson;

@@ -1,21 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
+import type { Viewer } from '../../core/records/account.ts';
 import { newPlayerSchema, playerChangeSchema } from '../../core/records/player.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 import { hashPassword } from '../auth/password.ts';
-import { digestOfCode, newSignInCode } from '../auth/signInCode.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
+import { requireStrong } from '../auth/strength.ts';
+import { giveCode } from '../clubs/codes.ts';
 import { callRoundsOf } from '../players/callRounds.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
-import { storeSignInCode } from '../db/queries/signInCodes.ts';
-import { isDuplicate } from '../db/pool.ts';
+import { noteAudit } from '../db/queries/audit.ts';
+import { isDuplicate } from '../db/errors.ts';
+import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
-import { wholeNumber } from '../http/parameters.ts';
+import { requireAscii, requireInstant, requireSlug, wholeNumber } from '../http/parameters.ts';
 import { nextDrillsOf } from '../players/nextDrills.ts';
 import { playerProgress } from '../players/progress.ts';
 import { withResult } from '../rounds/counting.ts';
@@ -29,18 +32,16 @@ const CALLS_SHOWN = 200;
 /** Rounds that are given with their attempts, and without: the newest. */
 const ROUNDS_WITH_SHOTS = 40;
 const RESULTS_SHOWN = 1_000;
-/** A code for a first sign-in is good for so long. */
-const CODE_DAYS = 7;
 
 const isSkill = (text: string): text is Skill => SKILLS.some((skill) => skill === text);
 
 /** Which rounds an address asks for. @throws Refusal for numbers that are none */
 function choiceOf({ drill, revision, stage, table }: Record<string, string>): RoundChoice {
   return {
-    drill,
+    drill: drill === undefined ? undefined : requireSlug(drill),
     revision: revision === undefined ? undefined : wholeNumber(revision, 'revision'),
     stage: stage === undefined ? undefined : wholeNumber(stage, 'stage'),
-    fingerprint: table,
+    fingerprint: table === undefined ? undefined : requireAscii(table, 'table'),
   };
 }
 
@@ -55,15 +56,20 @@ export function periodOf(text: string | undefined, now: number): { readonly from
 
 /** From one instant to another. @throws Refusal for texts that are none */
 function periodBetween(from: string, to: string): { readonly from: Date; readonly to: Date } {
-  const period = { from: new Date(from), to: new Date(to) };
-  for (const [field, at] of Object.entries(period)) {
-    if (Number.isNaN(at.getTime())) throw new Refusal(400, `${field} must be a time (ISO 8601)`, field);
-  }
-  return period;
+  return { from: requireInstant(from, 'from'), to: requireInstant(to, 'to') };
 }
 
 export function playerRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+
+  /** Who changed something about a player. */
+  const noteOf = (viewer: Viewer, playerId: string) => ({
+    clubId: viewer.clubId,
+    personId: viewer.id,
+    at: new Date(deps.now()),
+    subject: 'person' as const,
+    subjectId: playerId,
+  });
 
   app.get('/', async (c) => {
     const viewer = c.get('viewer');
@@ -75,16 +81,21 @@ export function playerRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const body = await readBody(c, newPlayerSchema);
+    if (body.password !== null) requireStrong(body.password, [body.name, body.email ?? '', viewer.club]);
     const id = randomUUID();
     try {
-      await insertPerson(deps.pool, {
-        id,
-        clubId: viewer.clubId,
-        role: 'player',
-        name: body.name.trim(),
-        hand: body.hand,
-        email: body.email,
-        passwordHash: body.password === null ? null : await hashPassword(body.password),
+      const passwordHash = body.password === null ? null : await hashPassword(body.password);
+      await inTransaction(deps.pool, async (db) => {
+        await insertPerson(db, {
+          id,
+          clubId: viewer.clubId,
+          role: 'player',
+          name: body.name.trim(),
+          hand: body.hand,
+          email: body.email,
+          passwordHash,
+        });
+        await noteAudit(db, { ...noteOf(viewer, id), action: 'player added' });
       });
     } catch (error) {
       if (isDuplicate(error)) throw new Refusal(409, 'email is already used for a sign-in', 'email');
@@ -100,7 +111,12 @@ export function playerRoutes(deps: Dependencies) {
     requireCoach(viewer);
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
     const body = await readBody(c, playerChangeSchema);
-    await updatePlayer(deps.pool, viewer.clubId, player.id, body, new Date(deps.now()));
+    await inTransaction(deps.pool, async (db) => {
+      await updatePlayer(db, viewer.clubId, player.id, body, new Date(deps.now()));
+      const archiving = body.archived ? 'player archived' : 'player brought back';
+      const action = body.archived === player.archived ? 'player corrected' : archiving;
+      await noteAudit(db, { ...noteOf(viewer, player.id), action });
+    });
     return c.json(await visiblePlayer(deps, viewer, player.id));
   });
 
@@ -149,15 +165,16 @@ export function playerRoutes(deps: Dependencies) {
     );
   });
 
-  // Shown to the coach once; a new one takes the place of the old.
+  // For a first sign-in or a forgotten password; shown to the coach once, in the place of an older one.
   app.post('/:id/sign-in-code', async (c) => {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
-    const code = newSignInCode();
-    const expiresAt = new Date(deps.now() + CODE_DAYS * 86_400_000);
-    await storeSignInCode(deps.pool, player.id, digestOfCode(code), expiresAt);
-    return c.json({ code, expiresAt: expiresAt.toISOString() }, 201);
+    const given = await inTransaction(deps.pool, async (db) => {
+      await noteAudit(db, { ...noteOf(viewer, player.id), action: 'code given' });
+      return giveCode(db, player.id, deps.now());
+    });
+    return c.json(given, 201);
   });
 
   app.get('/:id/next', async (c) => {

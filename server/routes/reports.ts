@@ -23,7 +23,9 @@ export function reportRoutes(deps: Dependencies) {
 
   app.get('/', async (c) => {
     const { clubId, role, id } = c.get('viewer');
-    const reports = await listReports(deps.pool, clubId, role === 'coach' ? c.req.query('player') : id);
+    const asked = c.req.query('player');
+    const player = asked === undefined ? undefined : requireUuid(asked, 'player');
+    const reports = await listReports(deps.pool, clubId, role === 'coach' ? player : id);
     return c.json(role === 'coach' ? reports : reports.filter(({ archived }) => !archived));
   });
 

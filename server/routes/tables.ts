@@ -1,14 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import type { Viewer } from '../../core/records/account.ts';
-import { newTableSchema } from '../../core/records/clubTable.ts';
+import { newTableSchema, tableHallSchema } from '../../core/records/clubTable.ts';
 import { cardText } from '../../core/records/tableCard.ts';
 import { newConditionsSchema } from '../../core/records/conditions.ts';
 import { tableChangeSchema, type ClubTable } from '../../core/records/clubTable.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { noteConditions, tableOfConditions, withdrawConditions } from '../db/queries/conditions.ts';
-import { changeTable, findTable, insertTable, listTables, tableLog } from '../db/queries/tables.ts';
-import { inTransaction, isDuplicate } from '../db/pool.ts';
+import {
+  changeTable,
+  findTable,
+  insertTable,
+  listTables,
+  placeTable,
+  tableLog,
+} from '../db/queries/tables.ts';
+import { isDuplicate } from '../db/errors.ts';
+import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
@@ -71,6 +79,17 @@ export function tableRoutes(deps: Dependencies) {
       }
     } catch (error) {
       throw isDuplicate(error) ? NAME_TAKEN() : error;
+    }
+    return c.json(await tableOf(viewer, table.id));
+  });
+
+  app.put('/:id/hall', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const table = await tableOf(viewer, c.req.param('id'));
+    const { hallId } = await readBody(c, tableHallSchema);
+    if (!(await placeTable(deps.pool, viewer.clubId, table.id, hallId))) {
+      throw new Refusal(404, 'hallId: this hall was not found', 'hallId');
     }
     return c.json(await tableOf(viewer, table.id));
   });

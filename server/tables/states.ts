@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import type { TableRef, TableState } from '../../core/records/clubTable.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
+import { epochOf } from '../db/epochs.ts';
 import type { Database } from '../db/pool.ts';
 import { findTableState } from '../db/queries/tables.ts';
 
@@ -22,7 +23,7 @@ const states = new LRUCache<string, PlayedTable>({ max: 500 });
 
 /** The state of a club's table, read and checked once; undefined when the club has no such table or state. */
 export async function stateOf(db: Database, clubId: string, key: TableRef): Promise<PlayedTable | undefined> {
-  const text = [clubId, key.id, key.revision, key.conditionsId].join('|');
+  const text = [clubId, epochOf(clubId), key.id, key.revision, key.conditionsId].join('|');
   const known = states.get(text);
   if (known !== undefined) return known;
   const state = await findTableState(db, clubId, key.id, key.revision, key.conditionsId);

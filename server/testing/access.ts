@@ -34,7 +34,21 @@ export interface AccessWorld {
 
 /** The router's routes by what they are about; each area has its own test file. */
 export const AREAS = {
-  people: ['health', 'welcome', 'club', 'sign-in', 'sign-out', 'me', 'today', 'players', 'calls', 'export'],
+  people: [
+    'health',
+    'welcome',
+    'club',
+    'sign-in',
+    'sign-out',
+    'me',
+    'today',
+    'players',
+    'calls',
+    'export',
+    'password',
+    'coaches',
+    'halls',
+  ],
   plans: ['programmes', 'reports', 'lessons'],
   drills: ['drills', 'tables'],
   rounds: ['rounds'],
@@ -111,7 +125,9 @@ export function describeAccess(
       const { test, club, stranger } = world();
       const asking =
         endsSession === true
-          ? await createTestClub(test, 'razorbill').then(({ other, player, coach }) => [other, player, coach])
+          ? await createTestClub(test, `razorbill-${randomUUID().slice(0, 8)}`).then(
+              ({ other, player, coach }) => [other, player, coach],
+            )
           : [club.other, stranger.coach, club.coach];
       const statuses: number[] = [];
       for (const cookie of [undefined, ...asking]) {

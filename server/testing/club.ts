@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import type { Hono } from 'hono';
-import { createConnection, type Pool } from 'mysql2/promise';
+import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
 import { inject } from 'vitest';
 import { createApp } from '../app.ts';
@@ -11,8 +11,9 @@ import { insertClub } from '../db/queries/clubs.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { migrate } from '../db/migrate.ts';
-import { openPool } from '../db/pool.ts';
+import { openPool, type DatabasePool } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { restoreBackup } from '../exports/restore.ts';
 import { readLibrary, storeLibrary } from '../drills/library.ts';
 
 export const MIGRATIONS = path.resolve('server/db/migrations');
@@ -39,7 +40,7 @@ export async function createTestDatabase(): Promise<{ readonly url: string; drop
 
 export interface TestApp {
   readonly app: Hono<SignedIn>;
-  readonly pool: Pool;
+  readonly pool: DatabasePool;
   readonly clock: { now: number };
   close(): Promise<void>;
 }
@@ -56,6 +57,7 @@ export async function openApp(url: string, change: Partial<Dependencies>): Promi
     now: () => clock.now,
     secureCookies: false,
     demoSignIns: [],
+    restore: (place, file) => restoreBackup(pool, place, new TextDecoder().decode(file)),
     ...change,
   });
   return { app, pool, clock };

@@ -21,13 +21,14 @@ interface AttemptRow extends RowDataPacket {
   undone_at: Date | null;
   contested: number;
   recorder: string | null;
+  recorded_by: string | null;
   changed_at: Date | null;
   changer: string | null;
   change_reason: string | null;
 }
 
 const SELECT = `SELECT a.id, a.round_id, a.ordinal, a.outcome, a.landing_x, a.landing_y, a.points, a.along, a.across,
-    a.log, a.counted, a.played_at, a.undone_at, a.contested, a.changed_at, a.change_reason,
+    a.log, a.counted, a.played_at, a.undone_at, a.contested, a.changed_at, a.change_reason, a.recorded_by,
     recorder.name AS recorder, changer.name AS changer
   FROM attempts a LEFT JOIN people recorder ON recorder.id = a.recorded_by
     LEFT JOIN people changer ON changer.id = a.changed_by`;
@@ -92,6 +93,8 @@ export interface KnownAttempt {
   readonly roundId: string;
   readonly undone: boolean;
   readonly contested: boolean;
+  /** Who entered it; null for one from before that was kept. */
+  readonly recordedBy: string | null;
   readonly attempt: StoredAttempt;
 }
 
@@ -101,6 +104,7 @@ function knownOf(row: AttemptRow | undefined): KnownAttempt | undefined {
       roundId: row.round_id,
       undone: row.undone_at !== null,
       contested: row.contested === 1,
+      recordedBy: row.recorded_by,
       attempt: attemptOf(row),
     }
   );
@@ -184,8 +188,9 @@ export async function changeAttempt(
   change: { readonly by: string; readonly reason: string; readonly at: Date },
 ): Promise<void> {
   await db.execute(
-    `INSERT IGNORE INTO attempt_changes (attempt_id, changed_at, changed_by, reason, log_before)
-     SELECT id, ?, ?, ?, log FROM attempts WHERE id = ?`,
+    `INSERT INTO attempt_changes (attempt_id, changed_at, changed_by, reason, log_before)
+     SELECT a.id, ?, ?, ?, a.log FROM attempts a WHERE a.id = ?
+     ON DUPLICATE KEY UPDATE attempt_changes.reason = attempt_changes.reason`,
     [change.at, change.by, change.reason, attempt.id],
   );
   await db.execute(
@@ -229,7 +234,7 @@ export async function listCallsOfRounds(
     `SELECT r.drill_owner, r.drill, r.revision,
        JSON_VALUE(a.counted, '$.call.called') = JSON_VALUE(a.counted, '$.call.computed') AS is_right
      FROM rounds r JOIN attempts a ON a.round_id = r.id AND a.standing = 1
-     WHERE r.club_id = ? AND r.player_id = ? AND JSON_EXISTS(a.counted, '$.call.called')
+     WHERE r.club_id = ? AND r.player_id = ? AND r.removed_at IS NULL AND JSON_EXISTS(a.counted, '$.call.called')
      ORDER BY a.played_at DESC, a.id`,
     [clubId, playerId],
   );

@@ -43,8 +43,17 @@ function jobOf({ id, state, done, parts, error }: JobRow): BenchmarkJob {
   return benchmarkJobSchema.validateSync({ id, state, done, parts, error });
 }
 
-export async function findJob(db: Database, key: BenchmarkKey): Promise<BenchmarkJob | undefined> {
-  const [rows] = await db.execute<JobRow[]>(`SELECT * FROM benchmark_jobs WHERE ${KEY_IS}`, keyParts(key));
+/** The job for a key, if the club is among those that asked for it. */
+export async function findJob(
+  db: Database,
+  key: BenchmarkKey,
+  clubId: string,
+): Promise<BenchmarkJob | undefined> {
+  const [rows] = await db.execute<JobRow[]>(
+    `SELECT j.* FROM benchmark_jobs j JOIN benchmark_askers a ON a.job_id = j.id
+     WHERE ${KEY_IS} AND a.club_id = ?`,
+    [...keyParts(key), clubId],
+  );
   return rows[0] && jobOf(rows[0]);
 }
 
@@ -53,7 +62,7 @@ export async function queueJob(
   db: Database,
   id: string,
   key: BenchmarkKey,
-  job: { readonly setting: JobSetting; readonly parts: number },
+  job: { readonly setting: JobSetting; readonly parts: number; readonly clubId: string },
 ): Promise<void> {
   await db.execute(
     `INSERT INTO benchmark_jobs
@@ -64,15 +73,38 @@ export async function queueJob(
        state = IF(state IN ('cancelled', 'failed'), 'queued', state)`,
     [id, ...keyParts(key), JSON.stringify(job.setting), job.parts],
   );
+  await db.execute(
+    `INSERT INTO benchmark_askers (job_id, club_id) SELECT id, ? FROM benchmark_jobs WHERE ${KEY_IS}
+     ON DUPLICATE KEY UPDATE job_id = job_id`,
+    [job.clubId, ...keyParts(key)],
+  );
 }
 
-export async function cancelJob(db: Database, key: BenchmarkKey): Promise<boolean> {
-  const [result] = await db.execute<ResultSetHeader>(
+/**
+ * A club does not want a benchmark any more; where others wait for it too, it is computed for them.
+ * @returns the job as it is left to the club; undefined for one that it has not asked for
+ */
+export async function cancelJob(
+  db: Database,
+  key: BenchmarkKey,
+  clubId: string,
+): Promise<BenchmarkJob | undefined> {
+  const job = await findJob(db, key, clubId);
+  if (job === undefined || !(job.state === 'queued' || job.state === 'running')) return job;
+  const [others] = await db.execute<RowDataPacket[]>(
+    'SELECT club_id FROM benchmark_askers WHERE job_id = ? AND club_id <> ? LIMIT 1',
+    [job.id, clubId],
+  );
+  if (others.length > 0) {
+    await db.execute('DELETE FROM benchmark_askers WHERE job_id = ? AND club_id = ?', [job.id, clubId]);
+    return { ...job, state: 'cancelled' };
+  }
+  await db.execute<ResultSetHeader>(
     `UPDATE benchmark_jobs SET state = 'cancelled', lease_owner = NULL, lease_until = NULL
      WHERE ${KEY_IS} AND state IN ('queued', 'running')`,
     keyParts(key),
   );
-  return result.affectedRows > 0;
+  return { ...job, state: 'cancelled' };
 }
 
 /** A job that this server works on. */
@@ -128,11 +160,10 @@ export async function storePart(db: Database, id: string, part: number, result: 
     result.kind === 'rounds'
       ? { results: result.results, level: null }
       : { results: null, level: result.level };
-  await db.execute('INSERT IGNORE INTO benchmark_parts (job_id, part, result) VALUES (?, ?, ?)', [
-    id,
-    part,
-    JSON.stringify(document),
-  ]);
+  await db.execute(
+    'INSERT INTO benchmark_parts (job_id, part, result) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE part = part',
+    [id, part, JSON.stringify(document)],
+  );
   await db.execute(
     `UPDATE benchmark_jobs SET done = (SELECT COUNT(*) FROM benchmark_parts WHERE job_id = ?) WHERE id = ?`,
     [id, id],
@@ -181,4 +212,20 @@ export async function releaseJob(db: Database, id: string, leaseOwner: string): 
      WHERE id = ? AND lease_owner = ? AND state = 'running'`,
     [id, leaseOwner],
   );
+}
+
+interface CountRow extends RowDataPacket {
+  state: string;
+  jobs: number;
+}
+
+/** How many jobs wait, and how many are worked on. */
+export async function countJobs(
+  db: Database,
+): Promise<{ readonly waiting: number; readonly running: number }> {
+  const [rows] = await db.execute<CountRow[]>(
+    `SELECT state, COUNT(*) AS jobs FROM benchmark_jobs WHERE state IN ('queued', 'running') GROUP BY state`,
+  );
+  const count = (state: string) => rows.find((row) => row.state === state)?.jobs ?? 0;
+  return { waiting: count('queued'), running: count('running') };
 }

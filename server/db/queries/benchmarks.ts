@@ -101,9 +101,9 @@ export async function findBenchmarks(
 /** Keeps a benchmark; one that is already there stays. */
 export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
   await db.execute(
-    `INSERT IGNORE INTO benchmarks
+    `INSERT INTO benchmarks
        (owner, drill, revision, stage, table_fingerprint, model_version, level_version, document)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE drill = VALUES(drill)`,
     [...keyParts(key), JSON.stringify(benchmark)],
   );
 }

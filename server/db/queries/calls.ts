@@ -78,9 +78,9 @@ export async function findCall(
 /** Keeps a call; one of the same id that is already there stays. */
 export async function insertCall(db: Database, id: string, call: NewCall): Promise<void> {
   await db.execute(
-    `INSERT IGNORE INTO calls
+    `INSERT INTO calls
        (id, player_id, kind, preset, source, answer, score, coach_answer, coach_score, called_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE id = id`,
     [
       id,
       call.playerId,

@@ -1,8 +1,9 @@
-import type { RowDataPacket } from 'mysql2/promise';
+import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
 import type { DrillRevision } from '../../../core/records/drillRevision.ts';
 import { drillSchema, type Drill } from '../../../core/records/drill.ts';
 import { parseJson } from '../json.ts';
+import { isDuplicate } from '../errors.ts';
 import type { Database } from '../pool.ts';
 
 /** Owner of the drills that ship; a drill that a club wrote has the club's id. */
@@ -47,28 +48,34 @@ export async function storeRevision(
   digest: string,
   writtenBy: string | null,
 ): Promise<boolean> {
-  const [result] = await db.execute(
-    `INSERT IGNORE INTO drill_revisions (owner, slug, revision, digest, document, written_by)
+  const [result] = await db
+    .execute<ResultSetHeader>(
+      `INSERT INTO drill_revisions (owner, slug, revision, digest, document, written_by)
      SELECT ?, ?, COALESCE(MAX(revision), 0) + 1, ?, ?, ? FROM drill_revisions WHERE owner = ? AND slug = ?
      HAVING NOT EXISTS (
        SELECT 1 FROM drill_revisions n WHERE n.owner = ? AND n.slug = ? AND n.digest = ? AND n.revision =
          (SELECT MAX(m.revision) FROM drill_revisions m WHERE m.owner = ? AND m.slug = ?))`,
-    [
-      owner,
-      drill.slug,
-      digest,
-      JSON.stringify(drill),
-      writtenBy,
-      owner,
-      drill.slug,
-      owner,
-      drill.slug,
-      digest,
-      owner,
-      drill.slug,
-    ],
-  );
-  return 'affectedRows' in result && result.affectedRows > 0;
+      [
+        owner,
+        drill.slug,
+        digest,
+        JSON.stringify(drill),
+        writtenBy,
+        owner,
+        drill.slug,
+        owner,
+        drill.slug,
+        digest,
+        owner,
+        drill.slug,
+      ],
+    )
+    .catch((error: unknown) => {
+      // Somebody else stores a revision of this number at the same moment.
+      if (isDuplicate(error)) return [undefined];
+      throw error;
+    });
+  return result !== undefined && result.affectedRows > 0;
 }
 
 const NEWEST = `FROM drill_revisions d
@@ -193,7 +200,7 @@ export async function setFavourite(
 ): Promise<void> {
   await db.execute(
     wanted
-      ? 'INSERT IGNORE INTO favourite_drills (person_id, slug) VALUES (?, ?)'
+      ? 'INSERT INTO favourite_drills (person_id, slug) VALUES (?, ?) ON DUPLICATE KEY UPDATE slug = VALUES(slug)'
       : 'DELETE FROM favourite_drills WHERE person_id = ? AND slug = ?',
     [personId, slug],
   );

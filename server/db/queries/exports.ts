@@ -1,23 +1,23 @@
-import type { Pool, RowDataPacket } from 'mysql2/promise';
+import type { LongConnection } from '../longConnection.ts';
 
 /** Rows that are read at a time. */
-const ROWS_AT_A_TIME = 2_000;
+const ROWS_AT_A_TIME = 1_000;
 
 const ROUND = `p.name AS player, t.name AS \`table\`, r.drill, r.revision AS drill_revision, r.stage`;
 const OF_ATTEMPTS = `attempts a JOIN rounds r ON r.id = a.round_id JOIN people p ON p.id = r.player_id
-  JOIN tables t ON t.id = r.table_id WHERE r.club_id = ? AND a.undone_at IS NULL AND NOT a.contested
+  JOIN tables t ON t.id = r.table_id WHERE r.club_id = ? AND r.removed_at IS NULL AND a.undone_at IS NULL AND NOT a.contested
   ORDER BY r.started_at, r.id, a.ordinal`;
 
 /** What can be taken out as CSV, and from where; the club's id is the one parameter. */
 export const EXPORTS = {
   players: `SELECT p.id AS player_id, p.name AS player, p.hand, p.email IS NOT NULL AS has_sign_in,
-      p.archived_at, p.created_at FROM people p WHERE p.club_id = ? AND p.role = 'player' ORDER BY p.name, p.id`,
+      p.archived_at, p.created_at FROM people p WHERE p.club_id = ? AND p.role = 'player' AND p.erased_at IS NULL ORDER BY p.name, p.id`,
   rounds: `SELECT r.id AS round_id, ${ROUND}, r.started_at, r.ended_at, r.ended_early,
       JSON_VALUE(r.result, '$.value') AS result, JSON_VALUE(r.result, '$.unit') AS unit,
       JSON_VALUE(r.result, '$.better') AS better, JSON_VALUE(r.result, '$.complete') AS complete,
       JSON_VALUE(r.result, '$.censored') AS censored, w.name AS recorded_by
     FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id
-      JOIN people w ON w.id = r.recorded_by WHERE r.club_id = ? ORDER BY r.started_at, r.id`,
+      JOIN people w ON w.id = r.recorded_by WHERE r.club_id = ? AND r.removed_at IS NULL ORDER BY r.started_at, r.id`,
   attempts: `SELECT r.id AS round_id, ${ROUND}, a.ordinal AS attempt, a.outcome, a.points,
       a.landing_x AS landing_x_m, a.landing_y AS landing_y_m, a.along AS along_m, a.across AS across_m, a.played_at,
       a.change_reason FROM ${OF_ATTEMPTS}`,
@@ -37,18 +37,19 @@ export type ExportName = keyof typeof EXPORTS;
 
 export type ExportRow = Readonly<Record<string, unknown>>;
 
-/** The rows of an export, some at a time. */
+/** The rows of an export, some at a time, as they come from the database. */
 export async function* listExportRows(
-  pool: Pool,
+  connection: LongConnection,
   clubId: string,
   name: ExportName,
 ): AsyncGenerator<readonly ExportRow[]> {
-  for (let from = 0; ; from += ROWS_AT_A_TIME) {
-    const [rows] = await pool.execute<RowDataPacket[]>(
-      `${EXPORTS[name]} LIMIT ${String(ROWS_AT_A_TIME)} OFFSET ${String(from)}`,
-      [clubId],
-    );
-    if (rows.length > 0) yield rows;
-    if (rows.length < ROWS_AT_A_TIME) return;
+  const found = connection.rows(EXPORTS[name], [clubId]);
+  let some: ExportRow[] = [];
+  for await (const row of found) {
+    some.push(row);
+    if (some.length < ROWS_AT_A_TIME) continue;
+    yield some;
+    some = [];
   }
+  if (some.length > 0) yield some;
 }

@@ -39,10 +39,8 @@ export async function storeFixedBands(
     ]);
     return;
   }
-  await db.execute('REPLACE INTO fixed_bands (club_id, drill, stage, document) VALUES (?, ?, ?, ?)', [
-    clubId,
-    drill,
-    stage,
-    JSON.stringify({ from }),
-  ]);
+  await db.execute(
+    'INSERT INTO fixed_bands (club_id, drill, stage, document) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)',
+    [clubId, drill, stage, JSON.stringify({ from })],
+  );
 }

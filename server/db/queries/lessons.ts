@@ -30,7 +30,7 @@ export async function findLesson(db: Database, clubId: string, id: string): Prom
   return rows[0] && lessonOf(rows[0]);
 }
 
-/** A club's lessons, the newest day first. @param personId only those that somebody holds or is in */
+/** A club's lessons, the newest day first. @param personId only those that somebody is in */
 export async function listLessons(
   db: Database,
   clubId: string,
@@ -38,10 +38,10 @@ export async function listLessons(
 ): Promise<Lesson[]> {
   const { personId = null, limit } = which;
   const [rows] = await db.execute<LessonRow[]>(
-    `${SELECT} WHERE l.club_id = ? AND (? IS NULL OR l.held_by = ?
+    `${SELECT} WHERE l.club_id = ? AND (? IS NULL
         OR EXISTS (SELECT 1 FROM lesson_people lp WHERE lp.lesson_id = l.id AND lp.person_id = ?))
      ORDER BY l.day DESC, l.changed_at DESC LIMIT ${String(Math.trunc(limit))}`,
-    [clubId, personId, personId, personId],
+    [clubId, personId, personId],
   );
   return rows.map(lessonOf);
 }

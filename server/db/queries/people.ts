@@ -1,4 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
+import type { PersonCorrection } from '../../../core/records/corrections.ts';
 import type { Player, PlayerChange } from '../../../core/records/player.ts';
 import type { Role } from '../../../core/records/account.ts';
 import type { Database } from '../pool.ts';
@@ -11,6 +12,8 @@ export interface NewPerson {
   readonly hand: Player['hand'];
   readonly email: string | null;
   readonly passwordHash: string | null;
+  /** Looks after the installation. */
+  readonly keeper?: boolean;
 }
 
 interface SignInRow extends RowDataPacket {
@@ -24,14 +27,25 @@ interface PlayerRow extends RowDataPacket {
   hand: Player['hand'];
   archived: number;
   has_sign_in: number;
+  may_rewrite: number;
   rounds: number;
   last_round_at: Date | null;
 }
 
 export async function insertPerson(db: Database, person: NewPerson): Promise<void> {
   await db.execute(
-    'INSERT INTO people (id, club_id, role, name, hand, email, password_hash) VALUES (?, ?, ?, ?, ?, ?, ?)',
-    [person.id, person.clubId, person.role, person.name, person.hand, person.email, person.passwordHash],
+    `INSERT INTO people (id, club_id, role, name, hand, email, password_hash, keeper)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+    [
+      person.id,
+      person.clubId,
+      person.role,
+      person.name,
+      person.hand,
+      person.email,
+      person.passwordHash,
+      person.keeper === true ? 1 : 0,
+    ],
   );
 }
 
@@ -48,9 +62,9 @@ export async function findSignIn(
 }
 
 const PLAYER_COLUMNS = `p.id, p.name, p.hand, p.archived_at IS NOT NULL AS archived,
-  p.email IS NOT NULL AS has_sign_in,
-  (SELECT COUNT(*) FROM rounds r WHERE r.player_id = p.id) AS rounds,
-  (SELECT MAX(r.started_at) FROM rounds r WHERE r.player_id = p.id) AS last_round_at`;
+  p.email IS NOT NULL AS has_sign_in, p.may_rewrite,
+  (SELECT COUNT(*) FROM rounds r WHERE r.player_id = p.id AND r.removed_at IS NULL) AS rounds,
+  (SELECT MAX(r.started_at) FROM rounds r WHERE r.player_id = p.id AND r.removed_at IS NULL) AS last_round_at`;
 
 function playerOf(row: PlayerRow): Player {
   return {
@@ -59,6 +73,7 @@ function playerOf(row: PlayerRow): Player {
     hand: row.hand,
     archived: row.archived === 1,
     hasSignIn: row.has_sign_in === 1,
+    mayRewrite: row.may_rewrite === 1,
     rounds: row.rounds,
     lastRoundAt: row.last_round_at?.toISOString() ?? null,
   };
@@ -66,7 +81,7 @@ function playerOf(row: PlayerRow): Player {
 
 export async function listPlayers(db: Database, clubId: string): Promise<Player[]> {
   const [rows] = await db.execute<PlayerRow[]>(
-    `SELECT ${PLAYER_COLUMNS} FROM people p WHERE p.club_id = ? AND p.role = 'player' ORDER BY p.name`,
+    `SELECT ${PLAYER_COLUMNS} FROM people p WHERE p.club_id = ? AND p.role = 'player' AND p.erased_at IS NULL ORDER BY p.name`,
     [clubId],
   );
   return rows.map(playerOf);
@@ -74,7 +89,7 @@ export async function listPlayers(db: Database, clubId: string): Promise<Player[
 
 export async function findPlayer(db: Database, clubId: string, id: string): Promise<Player | undefined> {
   const [rows] = await db.execute<PlayerRow[]>(
-    `SELECT ${PLAYER_COLUMNS} FROM people p WHERE p.club_id = ? AND p.id = ? AND p.role = 'player'`,
+    `SELECT ${PLAYER_COLUMNS} FROM people p WHERE p.club_id = ? AND p.id = ? AND p.role = 'player' AND p.erased_at IS NULL`,
     [clubId, id],
   );
   return rows[0] && playerOf(rows[0]);
@@ -92,5 +107,41 @@ export async function updatePlayer(
     `UPDATE people SET name = ?, hand = ?, archived_at = IF(?, COALESCE(archived_at, ?), NULL)
      WHERE club_id = ? AND id = ? AND role = 'player'`,
     [change.name, change.hand, change.archived ? 1 : 0, now, clubId, id],
+  );
+}
+
+/** Whether a coach lets a player change what coaches entered. */
+export async function mayRewrite(db: Database, id: string): Promise<boolean> {
+  const [rows] = await db.execute<(RowDataPacket & { may_rewrite: number })[]>(
+    'SELECT may_rewrite FROM people WHERE id = ?',
+    [id],
+  );
+  return rows[0]?.may_rewrite === 1;
+}
+
+/** Lets a player change what coaches entered, or not. */
+export async function setMayRewrite(
+  db: Database,
+  clubId: string,
+  id: string,
+  allowed: boolean,
+): Promise<void> {
+  await db.execute(`UPDATE people SET may_rewrite = ? WHERE club_id = ? AND id = ? AND role = 'player'`, [
+    allowed ? 1 : 0,
+    clubId,
+    id,
+  ]);
+}
+
+/** Puts name, hand and address of a player right. @throws the driver's duplicate error for an address that is taken */
+export async function correctPerson(
+  db: Database,
+  clubId: string,
+  id: string,
+  { name, hand, email }: PersonCorrection,
+): Promise<void> {
+  await db.execute(
+    `UPDATE people SET name = ?, hand = ?, email = ? WHERE club_id = ? AND id = ? AND role = 'player'`,
+    [name, hand, email, clubId, id],
   );
 }

@@ -71,7 +71,7 @@ export async function insertProgramme(
 ): Promise<void> {
   const { id, clubId, document } = programme;
   await db.execute(
-    'INSERT IGNORE INTO programmes (id, club_id, player_id, version, document) VALUES (?, ?, ?, 1, ?)',
+    'INSERT INTO programmes (id, club_id, player_id, version, document) VALUES (?, ?, ?, 1, ?) ON DUPLICATE KEY UPDATE id = id',
     [id, clubId, document.playerId, JSON.stringify(document)],
   );
 }
@@ -100,9 +100,8 @@ export async function archiveProgramme(db: Database, id: string, archivedAt: Dat
 export async function tickItem(db: Database, id: string, item: string, at: Date | null): Promise<void> {
   await (at === null
     ? db.execute('DELETE FROM programme_ticks WHERE programme_id = ? AND item_id = ?', [id, item])
-    : db.execute('INSERT IGNORE INTO programme_ticks (programme_id, item_id, ticked_at) VALUES (?, ?, ?)', [
-        id,
-        item,
-        at,
-      ]));
+    : db.execute(
+        'INSERT INTO programme_ticks (programme_id, item_id, ticked_at) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE item_id = item_id',
+        [id, item, at],
+      ));
 }

@@ -57,7 +57,8 @@ export async function insertReport(
 ): Promise<void> {
   const { id, clubId, writtenBy, document } = report;
   await db.execute(
-    `INSERT IGNORE INTO reports (id, club_id, player_id, written_by, version, document) VALUES (?, ?, ?, ?, 1, ?)`,
+    `INSERT INTO reports (id, club_id, player_id, written_by, version, document) VALUES (?, ?, ?, ?, 1, ?)
+     ON DUPLICATE KEY UPDATE id = id`,
     [id, clubId, document.playerId, writtenBy, JSON.stringify(document)],
   );
 }

@@ -53,7 +53,8 @@ export async function listResultsOfPlayer(
     `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
        r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, r.result, r.sums
      FROM rounds r FORCE INDEX (rounds_of_period) STRAIGHT_JOIN tables t ON t.id = r.table_id
-     WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL AND r.started_at BETWEEN ? AND ?
+     WHERE r.club_id = ? AND r.player_id = ? AND r.removed_at IS NULL AND r.ended_at IS NOT NULL
+       AND r.started_at BETWEEN ? AND ?
      ORDER BY r.started_at`,
     [clubId, playerId, period.from, period.to],
   );
@@ -97,7 +98,7 @@ export async function listResultsOfKind(
   const [rows] = await db.execute<KindRow[]>(
     `SELECT player_id, result FROM rounds
      WHERE club_id = ? AND drill_owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
-       AND ended_at IS NOT NULL AND result IS NOT NULL`,
+       AND removed_at IS NULL AND ended_at IS NOT NULL AND result IS NOT NULL`,
     [clubId, key.owner, key.drill, key.revision, key.stage, key.tableFingerprint],
   );
   return rows.map((row) => ({

@@ -95,7 +95,8 @@ function headOf(row: RoundRow): RoundHead {
   };
 }
 
-async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<StoredRound[]> {
+/** Rounds with their standing attempts in their order. */
+export async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<StoredRound[]> {
   const attempts = await listAttempts(
     db,
     heads.map((head) => head.id),
@@ -106,9 +107,9 @@ async function withAttempts(db: Database, heads: readonly RoundHead[]): Promise<
 /** Stores a round; one that is already there stays as it is. */
 export async function insertRound(db: Database, round: NewRoundRow): Promise<void> {
   await db.execute(
-    `INSERT IGNORE INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
+    `INSERT INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
        table_fingerprint, drill_owner, drill, revision, stage, ladder_start, seed, lesson_id, block_id, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE id = id`,
     [
       round.id,
       round.clubId,
@@ -136,10 +137,10 @@ export async function findRoundHead(
   clubId: string,
   id: string,
 ): Promise<RoundHead | undefined> {
-  const [rows] = await db.execute<RoundRow[]>(`${ROUND_SELECT} WHERE r.club_id = ? AND r.id = ?`, [
-    clubId,
-    id,
-  ]);
+  const [rows] = await db.execute<RoundRow[]>(
+    `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND r.id = ?`,
+    [clubId, id],
+  );
   return rows[0] && headOf(rows[0]);
 }
 
@@ -178,7 +179,7 @@ export async function listHeadsOfPlayer(
   ] as const;
   const given = wanted.flatMap(([column, value]) => (value === undefined ? [] : [{ column, value }]));
   const [rows] = await db.execute<RoundRow[]>(
-    `${ROUND_SELECT} WHERE r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL
+    `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND r.player_id = ? AND r.ended_at IS NOT NULL
        ${given.map(({ column }) => `AND ${column} = ?`).join(' ')}
      ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(limit))}`,
     [clubId, playerId, ...given.map(({ value }) => value)],
@@ -202,7 +203,7 @@ export async function listHeadsBetween(
 ): Promise<RoundHead[]> {
   const { playerId = null, from, to } = which;
   const [rows] = await db.execute<RoundRow[]>(
-    `${ROUND_SELECT} WHERE r.club_id = ? AND (? IS NULL OR r.player_id = ?) AND r.ended_at IS NOT NULL
+    `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND (? IS NULL OR r.player_id = ?) AND r.ended_at IS NOT NULL
        AND r.started_at BETWEEN ? AND ? ORDER BY r.started_at`,
     [clubId, playerId, playerId, from, to],
   );
@@ -216,7 +217,7 @@ export async function listRoundsOfLesson(
   lessonId: string,
 ): Promise<StoredRound[]> {
   const [rows] = await db.execute<RoundRow[]>(
-    `${ROUND_SELECT} WHERE r.club_id = ? AND r.lesson_id = ? ORDER BY r.started_at`,
+    `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND r.lesson_id = ? ORDER BY r.started_at`,
     [clubId, lessonId],
   );
   return withAttempts(db, rows.map(headOf));
@@ -228,17 +229,39 @@ export interface KeptResult {
   readonly sums: RoundSums;
 }
 
-/** Ends a round; not one that has ended, nor by an end that was taken back and comes late once more. */
+/** Ends a round, whose result is then to be counted; not one that has ended, nor by an end that was taken back and comes late once more. */
 export async function endRound(
   db: Database,
   id: string,
-  end: { readonly at: Date; readonly early: boolean } & KeptResult,
+  end: { readonly at: Date; readonly early: boolean },
 ): Promise<void> {
   await db.execute(
-    `UPDATE rounds SET ended_at = ?, ended_early = ?, result = ?, sums = ?, under_way = NULL, under_way_at = NULL
+    `UPDATE rounds SET ended_at = ?, ended_early = ?, under_way = NULL, under_way_at = NULL
      WHERE id = ? AND ended_at IS NULL AND NOT (reopened_end <=> ?)`,
-    [end.at, end.early ? 1 : 0, JSON.stringify(end.result), JSON.stringify(end.sums), id, end.at],
+    [end.at, end.early ? 1 : 0, id, end.at],
   );
+}
+
+/** Keeps what an ended round comes to where nothing is kept of it; whoever changed it meanwhile has done so. */
+export async function storeMissingResult(
+  db: Database,
+  id: string,
+  { result, sums }: KeptResult,
+): Promise<void> {
+  await db.execute(
+    `UPDATE rounds SET result = ?, sums = ?
+     WHERE id = ? AND ended_at IS NOT NULL AND (result IS NULL OR sums IS NULL)`,
+    [JSON.stringify(result), JSON.stringify(sums), id],
+  );
+}
+
+/** By whom a round was opened. */
+export async function recorderOf(db: Database, id: string): Promise<string | null> {
+  const [rows] = await db.execute<(RowDataPacket & { recorded_by: string })[]>(
+    'SELECT recorded_by FROM rounds WHERE id = ?',
+    [id],
+  );
+  return rows[0]?.recorded_by ?? null;
 }
 
 /** Of an ended round the result is counted anew. */
@@ -290,7 +313,7 @@ export async function listNewest(
   which: { readonly ended: boolean; readonly playerId: string | undefined; readonly limit: number },
 ): Promise<StoredRound[]> {
   const [rows] = await db.execute<RoundRow[]>(
-    `${ROUND_SELECT} WHERE r.club_id = ? AND (r.ended_at IS NOT NULL) = ? AND (? IS NULL OR r.player_id = ?)
+    `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND (r.ended_at IS NOT NULL) = ? AND (? IS NULL OR r.player_id = ?)
      ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(which.limit))}`,
     [clubId, which.ended ? 1 : 0, which.playerId ?? null, which.playerId ?? null],
   );

@@ -1,5 +1,6 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import type { Role, Viewer } from '../../../core/records/account.ts';
+import { noteEpoch } from '../epochs.ts';
 import type { Database } from '../pool.ts';
 
 interface ViewerRow extends RowDataPacket {
@@ -8,6 +9,8 @@ interface ViewerRow extends RowDataPacket {
   club: string;
   role: Role;
   name: string;
+  epoch: number;
+  keeper: number;
 }
 
 export async function insertSession(
@@ -25,13 +28,23 @@ export async function insertSession(
 
 export async function findViewer(db: Database, digest: string, now: Date): Promise<Viewer | undefined> {
   const [rows] = await db.execute<ViewerRow[]>(
-    `SELECT p.id, p.club_id, c.name AS club, p.role, p.name
+    `SELECT p.id, p.club_id, c.name AS club, p.role, p.name, p.keeper, c.epoch
      FROM sessions s JOIN people p ON p.id = s.person_id JOIN clubs c ON c.id = p.club_id
      WHERE s.token_digest = ? AND s.expires_at > ? AND p.archived_at IS NULL`,
     [digest, now],
   );
   const row = rows[0];
-  return row && { id: row.id, clubId: row.club_id, club: row.club, role: row.role, name: row.name };
+  if (row !== undefined) noteEpoch(row.club_id, row.epoch);
+  return (
+    row && {
+      id: row.id,
+      clubId: row.club_id,
+      club: row.club,
+      role: row.role,
+      name: row.name,
+      keeper: row.keeper === 1,
+    }
+  );
 }
 
 export async function deleteSession(db: Database, digest: string): Promise<void> {
@@ -40,4 +53,9 @@ export async function deleteSession(db: Database, digest: string): Promise<void>
 
 export async function deleteExpiredSessions(db: Database, now: Date): Promise<void> {
   await db.execute('DELETE FROM sessions WHERE expires_at <= ?', [now]);
+}
+
+/** Signs somebody out on all devices. */
+export async function deleteSessionsOf(db: Database, personId: string): Promise<void> {
+  await db.execute('DELETE FROM sessions WHERE person_id = ?', [personId]);
 }

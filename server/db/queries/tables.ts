@@ -14,6 +14,7 @@ interface TableRow extends RowDataPacket {
   preset: ClubTable['preset'];
   revision: number;
   archived_at: Date | null;
+  hall_id: string | null;
   card: unknown;
 }
 
@@ -24,7 +25,7 @@ interface RevisionRow extends RowDataPacket {
   changed_at: Date;
 }
 
-const TABLE_SELECT = `SELECT t.id, t.name, t.preset, t.revision, t.archived_at, c.card
+const TABLE_SELECT = `SELECT t.id, t.name, t.preset, t.revision, t.archived_at, t.hall_id, c.card
   FROM tables t JOIN table_cards c ON c.table_id = t.id AND c.revision = t.revision`;
 
 function cardOf(column: unknown) {
@@ -37,6 +38,7 @@ async function tableOf(row: TableRow, conditions: NotedConditions | undefined): 
     name: row.name,
     preset: row.preset,
     archived: row.archived_at !== null,
+    hallId: row.hall_id,
     state: { revision: row.revision, card: await cardOf(row.card), conditions: conditions ?? null },
   };
 }
@@ -154,4 +156,22 @@ export async function tableLog(db: Database, tableId: string): Promise<TableLog>
     })),
   );
   return { revisions, conditions: await listConditions(db, tableId) };
+}
+
+/** Puts a table into a hall of its club, or into none. @returns false when the club has no such hall */
+export async function placeTable(
+  db: Database,
+  clubId: string,
+  id: string,
+  hallId: string | null,
+): Promise<boolean> {
+  if (hallId !== null) {
+    const [halls] = await db.execute<RowDataPacket[]>('SELECT id FROM halls WHERE club_id = ? AND id = ?', [
+      clubId,
+      hallId,
+    ]);
+    if (halls.length === 0) return false;
+  }
+  await db.execute('UPDATE tables SET hall_id = ? WHERE club_id = ? AND id = ?', [hallId, clubId, id]);
+  return true;
 }

@@ -1,0 +1,158 @@
+import { email, ROLES } from '../../../core/records/account.ts';
+import { benchmarkSchema } from '../../../core/records/benchmark.ts';
+import { conditionsSchema } from '../../../core/records/conditions.ts';
+import { drillSchema } from '../../../core/records/drill.ts';
+import { choice, slug, text } from '../../../core/records/fields.ts';
+import { fixedBandsSchema } from '../../../core/records/fixedBands.ts';
+import { HANDS } from '../../../core/records/player.ts';
+import { tableCardSchema } from '../../../core/records/tableCard.ts';
+import { PRESET_IDS } from '../../../core/table/preset.ts';
+import type { BackupTable } from './columns.ts';
+
+const OF_CLUB = 'x.club_id = ?';
+const person = (column: string) => ({ columns: [column], table: 'people', to: ['id'] });
+
+/** People, tables and drills of a club, each table after those that it refers to. */
+export const CLUB_TABLES: readonly BackupTable[] = [
+  {
+    name: 'people',
+    columns: {
+      id: 'id',
+      club_id: 'id',
+      role: 'text',
+      name: 'text',
+      hand: 'text',
+      email: 'text?',
+      password_hash: 'text?',
+      may_rewrite: 'flag',
+      archived_at: 'instant?',
+      erased_at: 'instant?',
+      created_at: 'instant',
+    },
+    where: OF_CLUB,
+    key: ['id'],
+    unique: [['email']],
+    documents: { role: choice(ROLES), name: text(80), hand: choice(HANDS), email: email() },
+    added: { may_rewrite: 0, erased_at: null },
+  },
+  {
+    name: 'halls',
+    columns: { id: 'id', club_id: 'id', name: 'text', archived_at: 'instant?' },
+    where: OF_CLUB,
+    key: ['id'],
+    unique: [['name']],
+    documents: { name: text(60) },
+  },
+  {
+    name: 'tables',
+    columns: {
+      id: 'id',
+      club_id: 'id',
+      hall_id: 'id?',
+      name: 'text',
+      preset: 'text',
+      revision: 'count',
+      archived_at: 'instant?',
+      created_at: 'instant',
+    },
+    where: OF_CLUB,
+    key: ['id'],
+    unique: [['name']],
+    documents: { name: text(60), preset: choice(PRESET_IDS) },
+    references: [{ columns: ['hall_id'], table: 'halls', to: ['id'] }],
+    added: { hall_id: null },
+  },
+  {
+    name: 'table_cards',
+    columns: { table_id: 'id', revision: 'count', card: 'json', changed_by: 'id?', changed_at: 'instant' },
+    join: 'JOIN tables t ON t.id = x.table_id',
+    where: 't.club_id = ?',
+    key: ['table_id', 'revision'],
+    documents: { card: tableCardSchema },
+    references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('changed_by')],
+  },
+  {
+    name: 'table_conditions',
+    columns: {
+      id: 'id',
+      table_id: 'id',
+      document: 'json',
+      note: 'text',
+      noted_by: 'id',
+      noted_at: 'instant',
+      recorded_at: 'instant',
+      withdrawn_at: 'instant?',
+    },
+    join: 'JOIN tables t ON t.id = x.table_id',
+    where: 't.club_id = ?',
+    key: ['id'],
+    documents: { document: conditionsSchema },
+    references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('noted_by')],
+  },
+  {
+    // The club's own texts, and those of the library by which its rounds were played.
+    name: 'drill_revisions',
+    columns: {
+      owner: 'owner',
+      slug: 'text',
+      revision: 'count',
+      digest: 'text',
+      document: 'json',
+      written_by: 'id?',
+      created_at: 'instant',
+    },
+    where: `(x.owner = ? OR (x.owner = 'library' AND (x.slug, x.revision) IN
+      (SELECT drill, revision FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
+    key: ['owner', 'slug', 'revision'],
+    documents: { document: drillSchema, slug: slug() },
+    references: [person('written_by')],
+  },
+  {
+    name: 'club_drills',
+    columns: { club_id: 'id', slug: 'text', archived_at: 'instant?', created_at: 'instant' },
+    where: OF_CLUB,
+    key: ['club_id', 'slug'],
+    documents: { slug: slug() },
+  },
+  {
+    name: 'favourite_drills',
+    columns: { person_id: 'id', slug: 'text' },
+    join: 'JOIN people p ON p.id = x.person_id',
+    where: 'p.club_id = ?',
+    key: ['person_id', 'slug'],
+    documents: { slug: slug() },
+    references: [person('person_id')],
+  },
+  {
+    name: 'fixed_bands',
+    columns: { club_id: 'id', drill: 'text', stage: 'count', document: 'json' },
+    where: OF_CLUB,
+    key: ['club_id', 'drill', 'stage'],
+    documents: { document: fixedBandsSchema, drill: slug() },
+  },
+  {
+    // What virtual players score where the club has played: ratings need it, and it takes long to compute.
+    name: 'benchmarks',
+    columns: {
+      owner: 'owner',
+      drill: 'text',
+      revision: 'count',
+      stage: 'count',
+      table_fingerprint: 'text',
+      model_version: 'text',
+      level_version: 'count',
+      document: 'json',
+    },
+    where: `(x.owner = ? OR (x.owner = 'library' AND (x.drill, x.revision, x.stage, x.table_fingerprint) IN
+      (SELECT drill, revision, stage, table_fingerprint FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
+    key: ['owner', 'drill', 'revision', 'stage', 'table_fingerprint', 'model_version', 'level_version'],
+    documents: { document: benchmarkSchema, drill: slug() },
+    references: [
+      {
+        columns: ['owner', 'drill', 'revision'],
+        table: 'drill_revisions',
+        to: ['owner', 'slug', 'revision'],
+      },
+    ],
+  },
+];

@@ -1,0 +1,105 @@
+import { randomUUID } from 'node:crypto';
+import type { Context } from 'hono';
+import type { LongConnection } from '../db/longConnection.ts';
+import type { DatabasePool } from '../db/pool.ts';
+import { releaseLease, takeLease } from '../db/queries/leases.ts';
+import type { Dependencies } from '../dependencies.ts';
+import { Refusal } from '../http/errors.ts';
+
+/** A file may take so long to be fetched, and a receiver may pause for so long. */
+const WHOLE_S = 600;
+const STALL_MS = 30_000;
+/** Held a little longer than a whole file takes: a server that died keeps nobody waiting for longer. */
+const LEASE_S = WHOLE_S + 30;
+
+/** A connection of its own to everything as it stands at one moment. It is given back whatever happens. */
+export async function openSnapshot(pool: DatabasePool): Promise<LongConnection> {
+  const connection = await pool.openConnection(WHOLE_S);
+  try {
+    await connection.db.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+    return connection;
+  } catch (error) {
+    connection.destroy();
+    throw error;
+  }
+}
+
+interface DownloadFile {
+  readonly name: string;
+  readonly type: string;
+  readonly clubId: string;
+  /** The file's pieces, read from the snapshot. */
+  readonly write: (snapshot: LongConnection) => AsyncGenerator<string | Uint8Array, void>;
+}
+
+/**
+ * A file that is made while it is fetched, one at a time for a club. When it cannot be made to its end, or is not fetched
+ * on, the connection is cut: nobody takes a part for the whole.
+ * @throws Refusal 429 while another one is made
+ */
+export async function download(c: Context, deps: Dependencies, file: DownloadFile): Promise<Response> {
+  const lease = { name: `export:${file.clubId}`, holder: randomUUID() };
+  if (!(await takeLease(deps.pool, lease.name, lease.holder, LEASE_S))) {
+    c.header('Retry-After', '30');
+    throw new Refusal(429, 'another file of this club is being fetched: try again when it is there');
+  }
+  const giveBack = () => releaseLease(deps.pool, lease.name, lease.holder).catch(() => undefined);
+  try {
+    const snapshot = await openSnapshot(deps.pool);
+    const body = streamOf(file.write(snapshot), async () => {
+      // The transaction only read: with its connection it is rolled back.
+      snapshot.destroy();
+      await giveBack();
+    });
+    c.header('content-type', file.type);
+    c.header('content-disposition', `attachment; filename="${file.name}"`);
+    return c.body(body);
+  } catch (error) {
+    await giveBack();
+    throw error;
+  }
+}
+
+/** Pieces as a stream, made as they are asked for. @param end is called once, however it ends */
+function streamOf(
+  pieces: AsyncGenerator<string | Uint8Array, void>,
+  end: () => Promise<void>,
+): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  let stall: NodeJS.Timeout | undefined;
+  let over: Promise<void> | undefined;
+  const close = () => {
+    clearTimeout(stall);
+    clearTimeout(whole);
+    over ??= end();
+    return over;
+  };
+  let cut: (reason: Error) => void = () => undefined;
+  const whole = setTimeout(() => cut(new Error('the file took too long')), WHOLE_S * 1_000);
+  return new ReadableStream<Uint8Array>({
+    start(controller) {
+      cut = (reason) => {
+        void close();
+        controller.error(reason);
+      };
+    },
+    async pull(controller) {
+      clearTimeout(stall);
+      try {
+        const next = await pieces.next();
+        if (over !== undefined) return;
+        if (next.done === true) {
+          await close();
+          controller.close();
+          return;
+        }
+        controller.enqueue(typeof next.value === 'string' ? encoder.encode(next.value) : next.value);
+        stall = setTimeout(() => cut(new Error('the file was not fetched on')), STALL_MS);
+      } catch (error) {
+        await close();
+        throw error;
+      }
+    },
+    cancel: () => close(),
+  });
+}
