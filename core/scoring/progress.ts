@@ -62,6 +62,11 @@ export function ratingOfScore(score: number, levels: readonly Distribution[]): n
 /** A slope over this many points is taken over the means of weeks: pairs of all would be too many. */
 const MOST_POINTS = 150;
 
+/** Fewer weeks than this say less than the rounds themselves. */
+const LEAST_WEEKS = 6;
+
+const newestOf = (points: readonly ProgressPoint[]) => points.slice(-MOST_POINTS);
+
 function byWeek(points: readonly ProgressPoint[]): readonly ProgressPoint[] {
   const weeks = new Map<number, ProgressPoint[]>();
   for (const point of points) {
@@ -108,13 +113,13 @@ function streakOf(points: readonly ProgressPoint[]): number {
 /** The slope of some points and what it says. */
 function courseOf(points: readonly ProgressPoint[]): Pick<Progress, 'course' | 'slope'> {
   const days = (points.at(-1)?.day ?? 0) - (points[0]?.day ?? 0);
-  const several = new Set(points.map(({ day }) => day)).size > 1 && days > 0;
+  // Many rounds of few weeks are taken as they are: their weeks would be too few for a slope.
+  const weekly = points.length > MOST_POINTS ? byWeek(points) : points;
+  const taken = weekly.length < LEAST_WEEKS ? newestOf(points) : weekly;
+  const several = new Set(taken.map(({ day }) => day)).size > 1;
   const daily = several
     ? robustSlope(
-        (points.length > MOST_POINTS ? byWeek(points) : points).map(({ day, rating }) => ({
-          at: day,
-          value: rating,
-        })),
+        taken.map(({ day, rating }) => ({ at: day, value: rating })),
         Z_90,
       )
     : undefined;

@@ -4,6 +4,7 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
+import { DamagedRowError } from '../db/damaged.ts';
 import { epochOf } from '../db/epochs.ts';
 import type { Database } from '../db/pool.ts';
 
@@ -26,6 +27,18 @@ export async function revisionOf(
   const entry = await findDrill(db, owner, slug, revision);
   if (entry !== undefined) revisions.set(key, entry);
   return entry;
+}
+
+/** The same; undefined for a text that cannot be read, where a list goes on without it. */
+export async function readableRevision(
+  ...which: Parameters<typeof revisionOf>
+): Promise<StoredDrill | undefined> {
+  try {
+    return await revisionOf(...which);
+  } catch (error) {
+    if (error instanceof DamagedRowError) return undefined;
+    throw error;
+  }
 }
 
 /**

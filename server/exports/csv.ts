@@ -1,8 +1,7 @@
 import Papa from 'papaparse';
-import { attemptLogSchema } from '../../core/records/attempt.ts';
 import { EXPORTS, listExportRows, type ExportName, type ExportRow } from '../db/queries/exports.ts';
 import { readable } from '../db/damaged.ts';
-import { parseJson } from '../db/json.ts';
+import { fromStored } from '../db/stored.ts';
 import type { LongConnection } from '../db/longConnection.ts';
 
 export function isExport(name: string): name is ExportName {
@@ -12,9 +11,7 @@ export function isExport(name: string): name is ExportName {
 /** One line a shot, of an attempt's log. */
 function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
   if (log === null || log === undefined) return [];
-  const told = readable('attempts', attempt['attempt_id'], () =>
-    attemptLogSchema.validateSync(parseJson(log)),
-  );
+  const told = readable('attempts', attempt['attempt_id'], () => fromStored('log', log));
   return (told?.shots ?? []).map((shot, i) => ({
     ...attempt,
     shot: i + 1,

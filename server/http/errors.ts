@@ -1,5 +1,6 @@
 import { HTTPException } from 'hono/http-exception';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
+import { DamagedRowError } from '../db/damaged.ts';
 import { troubleOf } from '../db/errors.ts';
 
 /** A refusal that the client may see: what is wrong, in which field, with which status. */
@@ -34,6 +35,7 @@ export function answerOf(error: unknown): Answer {
   if (error instanceof HTTPException) {
     return { status: error.status, message: 'the request was refused', field: null };
   }
+  if (error instanceof DamagedRowError) return { status: 409, message: error.message, field: null };
   switch (troubleOf(error)) {
     case 'reference':
       return { status: 404, message: 'something that this refers to was not found', field: null };

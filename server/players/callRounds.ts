@@ -1,7 +1,7 @@
 import type { CalledInRounds } from '../../core/records/callRounds.ts';
 import { listCallsOfRounds, type CallOfRound } from '../db/queries/attempts.ts';
 import type { Database } from '../db/pool.ts';
-import { revisionOf } from '../drills/plans.ts';
+import { readableRevision } from '../drills/plans.ts';
 
 /** So many of the newest calls stand for how it goes now. */
 const NEWEST = 10;
@@ -19,7 +19,7 @@ export async function callRoundsOf(
 ): Promise<readonly CalledInRounds[]> {
   const byQuestion = new Map<CalledInRounds['question'], CallOfRound[]>();
   for (const call of await listCallsOfRounds(db, clubId, playerId)) {
-    const entry = await revisionOf(db, call.drillOwner, call.drill, call.revision);
+    const entry = await readableRevision(db, call.drillOwner, call.drill, call.revision);
     if (entry?.document.task.kind !== 'call') continue;
     const { question } = entry.document.task;
     byQuestion.set(question, [...(byQuestion.get(question) ?? []), call]);

@@ -2,7 +2,7 @@ import { listAttempts } from '../db/queries/attempts.ts';
 import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/results.ts';
 import { storeMissingResult, type KeptResult } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
-import { revisionOf } from '../drills/plans.ts';
+import { readableRevision } from '../drills/plans.ts';
 import { keptOf } from '../rounds/counting.ts';
 
 /** A player's ended rounds of a period with what they came to; what was not kept yet is counted now, and kept. */
@@ -19,7 +19,7 @@ export async function keptResults(
   );
   const counted = new Map<string, KeptResult>();
   for (const row of missing) {
-    const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
+    const entry = await readableRevision(db, row.drillOwner, row.drill, row.revision);
     if (entry === undefined) continue;
     const kept = keptOf(entry, row, attempts.get(row.id) ?? []);
     counted.set(row.id, kept);

@@ -18,7 +18,7 @@ import { listCallScores } from '../db/queries/calls.ts';
 import type { RoundResultRow } from '../db/queries/results.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
-import { revisionOf } from '../drills/plans.ts';
+import { readableRevision } from '../drills/plans.ts';
 import { keptResults } from './keptResults.ts';
 
 const DAY_MS = 86_400_000;
@@ -56,7 +56,7 @@ export async function knownRounds(
   const first = new Map(rows.map(({ row }) => [kindOf(row), row]));
   const subjects = await Promise.all(
     [...first].map(async ([kind, row]) => {
-      const entry = await revisionOf(db, row.drillOwner, row.drill, row.revision);
+      const entry = await readableRevision(db, row.drillOwner, row.drill, row.revision);
       return { kind, entry, key: entry && benchmarkKey(entry, row.stage, row.table.fingerprint) };
     }),
   );

@@ -12,6 +12,16 @@ function dateOf(day: string): [number, number, number] {
   return [year, month, date];
 }
 
+/** A line break of an old kind, or a control character, would end a line of the file in the middle of a text. */
+const plain = (text: string) =>
+  text.replaceAll(/\r\n?|[\u2028\u2029\u0085]/g, '\n').replaceAll(/(?!\n)\p{Cc}/gu, ' ');
+
+const onOneLine = (event: EventAttributes): EventAttributes => ({
+  ...event,
+  ...(event.title === undefined ? {} : { title: plain(event.title) }),
+  ...(event.description === undefined ? {} : { description: plain(event.description) }),
+});
+
 /** A programme as an iCalendar file: each entry an event of its day, matches too. */
 export async function calendarOf(
   db: Database,
@@ -38,7 +48,7 @@ export async function calendarOf(
       title: `Match, ${player.name}`,
     })),
   ];
-  const { error, value } = createEvents(events, { calName: document.title });
+  const { error, value } = createEvents(events.map(onOneLine), { calName: plain(document.title) });
   if (error instanceof Error) throw error;
   return value ?? '';
 }

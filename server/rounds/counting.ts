@@ -11,6 +11,7 @@ import { offCloth } from '../../core/scoring/offCloth.ts';
 import { sumRound } from '../../core/scoring/roundSums.ts';
 import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { DamagedRowError } from '../db/damaged.ts';
 import type { Database } from '../db/pool.ts';
 import { LIBRARY, type StoredDrill } from '../db/queries/drills.ts';
 import type { KeptResult, RoundHead, StoredRound } from '../db/queries/rounds.ts';
@@ -61,7 +62,41 @@ export async function withResult(db: Database, clubId: string, round: StoredRoun
   return { ...round, result: resultOf(entry, round, round.attempts) };
 }
 
-export async function summaryOf(db: Database, clubId: string, stored: StoredRound): Promise<RoundSummary> {
+/** The rounds of a list with their results; one whose drill or result cannot be read is left out. */
+export async function withResults(
+  db: Database,
+  clubId: string,
+  rounds: readonly StoredRound[],
+): Promise<Round[]> {
+  const read: Round[] = [];
+  for (const round of rounds) {
+    const whole = await ifReadable(() => withResult(db, clubId, round));
+    if (whole !== undefined) read.push(whole);
+  }
+  return read;
+}
+
+/** Undefined for a round whose drill is gone or damaged. */
+async function ifReadable<T>(read: () => Promise<T>): Promise<T | undefined> {
+  try {
+    return await read();
+  } catch (error) {
+    if (error instanceof DamagedRowError || error instanceof Refusal) return undefined;
+    throw error;
+  }
+}
+
+/** Rounds in short, those that can be read. */
+export async function summariesOf(
+  db: Database,
+  clubId: string,
+  rounds: readonly StoredRound[],
+): Promise<RoundSummary[]> {
+  const read = await Promise.all(rounds.map((round) => ifReadable(() => summaryOf(db, clubId, round))));
+  return read.flatMap((each) => each ?? []);
+}
+
+async function summaryOf(db: Database, clubId: string, stored: StoredRound): Promise<RoundSummary> {
   const { id, player, drill, stage, table, attempts, result, startedAt, endedAt } = await withResult(
     db,
     clubId,

@@ -110,7 +110,10 @@ export function benchmarkRoutes(deps: Dependencies) {
         'levels.round',
       );
     }
-    await keepBenchmark(deps.pool, subject.key, benchmark);
+    // One that is known stays: whoever comes second cannot change what others see.
+    if ((await findBenchmark(deps.pool, subject.key)) === undefined) {
+      await keepBenchmark(deps.pool, subject.key, benchmark);
+    }
     return c.json(await reply(c, subject));
   });
 

@@ -13,7 +13,7 @@ import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
 import { lessonFor, mayChangeLesson, visibleLesson } from '../access/visibleLesson.ts';
-import { withResult } from '../rounds/counting.ts';
+import { withResults } from '../rounds/counting.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 /** So many of the newest lessons are given. */
@@ -52,7 +52,7 @@ export function lessonRoutes(deps: Dependencies) {
     const own = rounds.filter(({ player }) => viewer.role === 'coach' || player.id === viewer.id);
     return c.json({
       lesson: lessonFor(viewer, lesson),
-      rounds: await Promise.all(own.map((round) => withResult(deps.pool, viewer.clubId, round))),
+      rounds: await withResults(deps.pool, viewer.clubId, own),
     });
   });
 

@@ -21,7 +21,7 @@ import { Refusal } from '../http/errors.ts';
 import { requireAscii, requireInstant, requireSlug, wholeNumber } from '../http/parameters.ts';
 import { nextDrillsOf } from '../players/nextDrills.ts';
 import { playerProgress } from '../players/progress.ts';
-import { withResult } from '../rounds/counting.ts';
+import { withResults } from '../rounds/counting.ts';
 
 /** Progress is told over a year, or over another period up to ten. */
 const PERIOD_DAYS = 365;
@@ -131,7 +131,7 @@ export function playerRoutes(deps: Dependencies) {
       choiceOf(c.req.query()),
       ROUNDS_WITH_SHOTS,
     );
-    return c.json(await Promise.all(rounds.map((round) => withResult(deps.pool, clubId, round))));
+    return c.json(await withResults(deps.pool, clubId, rounds));
   });
 
   // Without their attempts: best, last and the trend of a drill.

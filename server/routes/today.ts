@@ -4,7 +4,7 @@ import type { SignedIn } from '../auth/session.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listNewest } from '../db/queries/rounds.ts';
 import type { Dependencies } from '../dependencies.ts';
-import { summaryOf } from '../rounds/counting.ts';
+import { summariesOf } from '../rounds/counting.ts';
 
 const SHOWN = 6;
 
@@ -17,7 +17,7 @@ export function todayRoutes(deps: Dependencies) {
     const players = await listPlayers(deps.pool, viewer.clubId);
     const newest = async (ended: boolean) => {
       const rounds = await listNewest(deps.pool, viewer.clubId, { ended, playerId, limit: SHOWN });
-      return Promise.all(rounds.map((round) => summaryOf(deps.pool, viewer.clubId, round)));
+      return summariesOf(deps.pool, viewer.clubId, rounds);
     };
     const today: Today = {
       open: await newest(false),

@@ -1,12 +1,8 @@
 import { email, ROLES } from '../../../core/records/account.ts';
-import { benchmarkSchema } from '../../../core/records/benchmark.ts';
-import { conditionsSchema } from '../../../core/records/conditions.ts';
-import { drillSchema } from '../../../core/records/drill.ts';
 import { choice, slug, text } from '../../../core/records/fields.ts';
-import { fixedBandsSchema } from '../../../core/records/fixedBands.ts';
 import { HANDS } from '../../../core/records/player.ts';
-import { tableCardSchema } from '../../../core/records/tableCard.ts';
 import { PRESET_IDS } from '../../../core/table/preset.ts';
+import { storedCheck } from '../stored.ts';
 import type { BackupTable } from './columns.ts';
 
 const OF_CLUB = 'x.club_id = ?';
@@ -68,7 +64,7 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     join: 'JOIN tables t ON t.id = x.table_id',
     where: 't.club_id = ?',
     key: ['table_id', 'revision'],
-    documents: { card: tableCardSchema },
+    documents: { card: storedCheck('card') },
     references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('changed_by')],
   },
   {
@@ -86,7 +82,7 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     join: 'JOIN tables t ON t.id = x.table_id',
     where: 't.club_id = ?',
     key: ['id'],
-    documents: { document: conditionsSchema },
+    documents: { document: storedCheck('conditions') },
     references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('noted_by')],
   },
   {
@@ -104,7 +100,7 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     where: `(x.owner = ? OR (x.owner = 'library' AND (x.slug, x.revision) IN
       (SELECT drill, revision FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
     key: ['owner', 'slug', 'revision'],
-    documents: { document: drillSchema, slug: slug() },
+    documents: { document: storedCheck('drill'), slug: slug() },
     references: [person('written_by')],
   },
   {
@@ -128,7 +124,7 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     columns: { club_id: 'id', drill: 'text', stage: 'count', document: 'json' },
     where: OF_CLUB,
     key: ['club_id', 'drill', 'stage'],
-    documents: { document: fixedBandsSchema, drill: slug() },
+    documents: { document: storedCheck('bands'), drill: slug() },
   },
   {
     // What virtual players score where the club has played: ratings need it, and it takes long to compute.
@@ -146,7 +142,7 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     where: `(x.owner = ? OR (x.owner = 'library' AND (x.drill, x.revision, x.stage, x.table_fingerprint) IN
       (SELECT drill, revision, stage, table_fingerprint FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
     key: ['owner', 'drill', 'revision', 'stage', 'table_fingerprint', 'model_version', 'level_version'],
-    documents: { document: benchmarkSchema, drill: slug() },
+    documents: { document: storedCheck('benchmark'), drill: slug() },
     references: [
       {
         columns: ['owner', 'drill', 'revision'],

@@ -1,16 +1,10 @@
-import { adviceChoiceSchema } from '../../../core/records/advice.ts';
-import { attemptLogSchema, countedSchema } from '../../../core/records/attempt.ts';
 import { AUDIT_ACTIONS, AUDIT_SUBJECTS } from '../../../core/records/audit.ts';
-import { callAnswerSchema, callScore, callSourceSchema } from '../../../core/records/call.ts';
+import { callScore } from '../../../core/records/call.ts';
 import { choice, slug, text } from '../../../core/records/fields.ts';
-import { lessonDocumentSchema } from '../../../core/records/lesson.ts';
-import { programmeDocumentSchema } from '../../../core/records/programme.ts';
-import { reportDocumentSchema } from '../../../core/records/report.ts';
-import { resultSchema } from '../../../core/records/result.ts';
-import { storedSumsSchema } from '../../../core/records/roundSums.ts';
 import { OUTCOMES } from '../../../core/records/storedAttempt.ts';
 import { CALL_KINDS } from '../../../core/judgement/kinds.ts';
 import { PRESET_IDS } from '../../../core/table/preset.ts';
+import { storedCheck } from '../stored.ts';
 import type { BackupTable } from './columns.ts';
 
 const OF_CLUB = 'x.club_id = ?';
@@ -33,7 +27,7 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     },
     where: OF_CLUB,
     key: ['id'],
-    documents: { document: lessonDocumentSchema },
+    documents: { document: storedCheck('lesson') },
     references: [person('held_by')],
   },
   {
@@ -79,10 +73,10 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     key: ['id'],
     documents: {
       drill: slug(),
-      result: resultSchema,
-      sums: storedSumsSchema,
-      under_way: attemptLogSchema,
-      advice: adviceChoiceSchema,
+      result: storedCheck('result'),
+      sums: storedCheck('sums'),
+      under_way: storedCheck('log'),
+      advice: storedCheck('advice'),
     },
     references: [
       person('player_id'),
@@ -126,8 +120,8 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     key: ['id'],
     documents: {
       outcome: choice(OUTCOMES),
-      log: attemptLogSchema,
-      counted: countedSchema,
+      log: storedCheck('log'),
+      counted: storedCheck('counted'),
       change_reason: text(200),
     },
     references: [one('round_id', 'rounds'), person('recorded_by'), person('changed_by')],
@@ -144,7 +138,7 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     join: 'JOIN attempts a ON a.id = x.attempt_id JOIN rounds r ON r.id = a.round_id',
     where: 'r.club_id = ?',
     key: ['attempt_id', 'changed_at'],
-    documents: { reason: text(200), log_before: attemptLogSchema },
+    documents: { reason: text(200), log_before: storedCheck('log') },
     references: [one('attempt_id', 'attempts'), person('changed_by')],
   },
   {
@@ -167,9 +161,9 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     documents: {
       kind: choice(CALL_KINDS),
       preset: choice(PRESET_IDS),
-      source: callSourceSchema,
-      answer: callAnswerSchema,
-      coach_answer: callAnswerSchema,
+      source: storedCheck('source'),
+      answer: storedCheck('answer'),
+      coach_answer: storedCheck('answer'),
       score: callScore(),
       coach_score: callScore(),
     },
@@ -188,7 +182,7 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     },
     where: OF_CLUB,
     key: ['id'],
-    documents: { document: programmeDocumentSchema },
+    documents: { document: storedCheck('programme') },
     references: [person('player_id')],
   },
   {
@@ -213,7 +207,7 @@ export const PLAY_TABLES: readonly BackupTable[] = [
     },
     where: OF_CLUB,
     key: ['id'],
-    documents: { document: reportDocumentSchema },
+    documents: { document: storedCheck('report') },
     references: [person('player_id'), person('written_by')],
   },
   {

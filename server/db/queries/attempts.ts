@@ -2,7 +2,8 @@ import type { RowDataPacket } from 'mysql2/promise';
 import { attemptSchema, type Conflict, type StoredAttempt } from '../../../core/records/storedAttempt.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../../../core/records/attempt.ts';
-import { parseJson } from '../json.ts';
+import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface AttemptRow extends RowDataPacket {
@@ -49,9 +50,11 @@ function attemptOf(row: AttemptRow): StoredAttempt {
     points: row.points,
     along: row.along,
     across: row.across,
-    log: row.log === null ? earlyLog({ outcome: row.outcome, landing }) : parseJson(row.log),
+    log: row.log === null ? earlyLog({ outcome: row.outcome, landing }) : fromStored('log', row.log),
     counted:
-      row.counted === null ? { done: row.outcome === 'potted', points: row.points } : parseJson(row.counted),
+      row.counted === null
+        ? { done: row.outcome === 'potted', points: row.points }
+        : fromStored('counted', row.counted),
     playedAt: row.played_at.toISOString(),
     changed:
       row.changed_at === null || row.change_reason === null
@@ -73,8 +76,10 @@ export async function listAttempts(
     [...roundIds],
   );
   for (const row of rows) {
+    const attempt = readable('attempts', row.id, () => attemptOf(row));
+    if (attempt === undefined) continue;
     const list = byRound.get(row.round_id) ?? [];
-    list.push(attemptOf(row));
+    list.push(attempt);
     byRound.set(row.round_id, list);
   }
   return byRound;
@@ -86,7 +91,10 @@ export async function listConflicts(db: Database, roundId: string): Promise<read
     `${SELECT} WHERE a.round_id = ? AND a.contested AND a.undone_at IS NULL ORDER BY a.ordinal, a.played_at, a.id`,
     [roundId],
   );
-  return rows.map((row) => ({ attempt: attemptOf(row), by: row.recorder ?? 'another device' }));
+  return readableRows('attempts', rows, (row) => ({
+    attempt: attemptOf(row),
+    by: row.recorder ?? 'another device',
+  }));
 }
 
 export interface KnownAttempt {
@@ -105,7 +113,7 @@ function knownOf(row: AttemptRow | undefined): KnownAttempt | undefined {
       undone: row.undone_at !== null,
       contested: row.contested === 1,
       recordedBy: row.recorded_by,
-      attempt: attemptOf(row),
+      attempt: wholeRow('attempt', () => attemptOf(row)),
     }
   );
 }
@@ -137,8 +145,8 @@ function columnsOf(attempt: StoredAttempt) {
     attempt.points,
     attempt.along,
     attempt.across,
-    JSON.stringify(attempt.log),
-    JSON.stringify(attempt.counted),
+    toStored('log', attempt.log),
+    toStored('counted', attempt.counted),
   ];
 }
 

@@ -57,7 +57,8 @@ export async function findJob(
   return rows[0] && jobOf(rows[0]);
 }
 
-/** Queues a job; one that is there already is queued again if it was cancelled or has failed, and keeps its parts. */
+/** Queues a job; one that is there already is queued again if it was cancelled or has failed, and keeps its
+ * parts, or if what came of it is not there any more. */
 export async function queueJob(
   db: Database,
   id: string,
@@ -68,9 +69,10 @@ export async function queueJob(
     `INSERT INTO benchmark_jobs
        (id, owner, drill, revision, stage, table_fingerprint, model_version, level_version, setting, parts, queued_at)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))
-     ON DUPLICATE KEY UPDATE error = IF(state IN ('cancelled', 'failed'), NULL, error),
-       queued_at = IF(state IN ('cancelled', 'failed'), UTC_TIMESTAMP(3), queued_at),
-       state = IF(state IN ('cancelled', 'failed'), 'queued', state)`,
+     ON DUPLICATE KEY UPDATE error = IF(state IN ('cancelled', 'failed', 'done'), NULL, error),
+       queued_at = IF(state IN ('cancelled', 'failed', 'done'), UTC_TIMESTAMP(3), queued_at),
+       done = IF(state = 'done', 0, done), parts = VALUES(parts),
+       state = IF(state IN ('cancelled', 'failed', 'done'), 'queued', state)`,
     [id, ...keyParts(key), JSON.stringify(job.setting), job.parts],
   );
   await db.execute(

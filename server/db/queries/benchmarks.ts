@@ -1,6 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { benchmarkSchema, type Benchmark } from '../../../core/records/benchmark.ts';
-import { parseJson } from '../json.ts';
+import type { Benchmark } from '../../../core/records/benchmark.ts';
+import { readable } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 /** Everything that a benchmark depends on. */
@@ -63,7 +64,9 @@ export async function findBenchmark(db: Database, key: BenchmarkKey): Promise<Be
     `SELECT document FROM benchmarks WHERE ${KEY_IS}`,
     keyParts(key),
   );
-  return rows[0] && benchmarkSchema.validate(parseJson(rows[0].document));
+  const row = rows[0];
+  // One that cannot be read is as good as none: it is computed anew.
+  return row && readable('benchmarks', key.drill, () => fromStored('benchmark', row.document));
 }
 
 interface FoundRow extends RowDataPacket, KeyRow {
@@ -89,21 +92,19 @@ export async function findBenchmarks(
       some.flatMap(keyParts),
     );
     for (const row of rows) {
-      found.push({
-        key: keyOf(row),
-        benchmark: await benchmarkSchema.validate(parseJson(row.document)),
-      });
+      const benchmark = readable('benchmarks', row.drill, () => fromStored('benchmark', row.document));
+      if (benchmark !== undefined) found.push({ key: keyOf(row), benchmark });
     }
   }
   return found;
 }
 
-/** Keeps a benchmark; one that is already there stays. */
+/** Keeps a benchmark, in the place of one that could not be read. */
 export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
   await db.execute(
     `INSERT INTO benchmarks
        (owner, drill, revision, stage, table_fingerprint, model_version, level_version, document)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE drill = VALUES(drill)`,
-    [...keyParts(key), JSON.stringify(benchmark)],
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)`,
+    [...keyParts(key), toStored('benchmark', benchmark)],
   );
 }

@@ -1,6 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import { callSchema, type NewCall, type StoredCall } from '../../../core/records/call.ts';
-import { parseJson } from '../json.ts';
+import { readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface CallRow extends RowDataPacket {
@@ -19,15 +20,18 @@ interface CallRow extends RowDataPacket {
 const COLUMNS =
   'c.id, c.player_id, c.kind, c.preset, c.source, c.answer, c.score, c.coach_answer, c.coach_score, c.called_at';
 
-function callOf(row: CallRow): Promise<StoredCall> {
-  return callSchema.validate({
+function callOf(row: CallRow): StoredCall {
+  return callSchema.validateSync({
     id: row.id,
     kind: row.kind,
     preset: row.preset,
-    source: parseJson(row.source),
-    answer: parseJson(row.answer),
+    source: fromStored('source', row.source),
+    answer: fromStored('answer', row.answer),
     score: row.score,
-    coach: row.coach_score === null ? null : { answer: parseJson(row.coach_answer), score: row.coach_score },
+    coach:
+      row.coach_score === null
+        ? null
+        : { answer: fromStored('answer', row.coach_answer), score: row.coach_score },
     calledAt: row.called_at.toISOString(),
   });
 }
@@ -44,7 +48,7 @@ export async function listCalls(
      WHERE p.club_id = ? AND c.player_id = ? ORDER BY c.called_at DESC, c.id LIMIT ${String(Math.trunc(most))}`,
     [clubId, playerId],
   );
-  return Promise.all(rows.map(callOf));
+  return readableRows('calls', rows, callOf);
 }
 
 interface ScoreRow extends RowDataPacket {
@@ -72,7 +76,7 @@ export async function findCall(
 ): Promise<{ readonly call: StoredCall; readonly playerId: string } | undefined> {
   const [rows] = await db.execute<CallRow[]>(`SELECT ${COLUMNS} FROM calls c WHERE c.id = ?`, [id]);
   const row = rows[0];
-  return row && { call: await callOf(row), playerId: row.player_id };
+  return row && { call: wholeRow('call', () => callOf(row)), playerId: row.player_id };
 }
 
 /** Keeps a call; one of the same id that is already there stays. */
@@ -86,10 +90,10 @@ export async function insertCall(db: Database, id: string, call: NewCall): Promi
       call.playerId,
       call.kind,
       call.preset,
-      JSON.stringify(call.source),
-      JSON.stringify(call.answer),
+      toStored('source', call.source),
+      toStored('answer', call.answer),
       call.score,
-      call.coach === null ? null : JSON.stringify(call.coach.answer),
+      call.coach === null ? null : toStored('answer', call.coach.answer),
       call.coach?.score ?? null,
       new Date(call.calledAt),
     ],

@@ -1,11 +1,8 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import {
-  CONDITIONS_HOLD_MS,
-  conditionsSchema,
-  type NotedConditions,
-} from '../../../core/records/conditions.ts';
+import { CONDITIONS_HOLD_MS, type NotedConditions } from '../../../core/records/conditions.ts';
 import type { Conditions } from '../../../core/table/cardChoices.ts';
-import { parseJson } from '../json.ts';
+import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface ConditionsRow extends RowDataPacket {
@@ -21,10 +18,10 @@ interface ConditionsRow extends RowDataPacket {
 const SELECT = `SELECT n.id, n.table_id, n.document, n.note, p.name AS noted_by, n.noted_at, n.withdrawn_at
   FROM table_conditions n JOIN people p ON p.id = n.noted_by`;
 
-async function notedOf(row: ConditionsRow): Promise<NotedConditions> {
+function notedOf(row: ConditionsRow): NotedConditions {
   return {
     id: row.id,
-    conditions: await conditionsSchema.validate(parseJson(row.document)),
+    conditions: fromStored('conditions', row.document),
     note: row.note,
     by: row.noted_by,
     notedAt: row.noted_at.toISOString(),
@@ -47,7 +44,7 @@ export async function noteConditions(db: Database, row: NewConditionsRow): Promi
   await db.execute(
     `INSERT INTO table_conditions (id, table_id, document, note, noted_by, noted_at) VALUES (?, ?, ?, ?, ?, ?)
      ON DUPLICATE KEY UPDATE withdrawn_at = NULL`,
-    [row.id, row.tableId, JSON.stringify(row.conditions), row.note, row.notedBy, row.notedAt],
+    [row.id, row.tableId, toStored('conditions', row.conditions), row.note, row.notedBy, row.notedAt],
   );
 }
 
@@ -68,7 +65,8 @@ export async function findConditions(
     id,
     tableId,
   ]);
-  return rows[0] && notedOf(rows[0]);
+  const row = rows[0];
+  return row && wholeRow('note of conditions', () => notedOf(row));
 }
 
 /** The table on which a note was made, whichever club it is of. */
@@ -85,7 +83,7 @@ export async function listConditions(db: Database, tableId: string): Promise<Not
     `${SELECT} WHERE n.table_id = ? ORDER BY n.noted_at DESC, n.recorded_at DESC LIMIT 200`,
     [tableId],
   );
-  return Promise.all(rows.map(notedOf));
+  return readableRows('table_conditions', rows, notedOf);
 }
 
 /** What holds at a time on each table of a club: its newest note that still holds and was not withdrawn. */
@@ -101,6 +99,9 @@ export async function currentConditions(
     [clubId, now, new Date(now.getTime() - CONDITIONS_HOLD_MS)],
   );
   const newest = new Map<string, NotedConditions>();
-  for (const row of rows) newest.set(row.table_id, await notedOf(row));
+  for (const row of rows) {
+    const noted = readable('table_conditions', row.id, () => notedOf(row));
+    if (noted !== undefined) newest.set(row.table_id, noted);
+  }
   return newest;
 }

@@ -1,9 +1,10 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
 import type { DrillRevision } from '../../../core/records/drillRevision.ts';
-import { drillSchema, type Drill } from '../../../core/records/drill.ts';
-import { parseJson } from '../json.ts';
+import type { Drill } from '../../../core/records/drill.ts';
+import { readableRows, wholeRow } from '../damaged.ts';
 import { isDuplicate } from '../errors.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 /** Owner of the drills that ship; a drill that a club wrote has the club's id. */
@@ -33,8 +34,8 @@ export interface StoredDrill extends DrillEntry {
   readonly owner: string;
 }
 
-async function storedOf({ owner, revision, document }: RevisionRow): Promise<StoredDrill> {
-  return { owner, revision, document: await drillSchema.validate(parseJson(document)) };
+function storedOf({ owner, revision, document }: RevisionRow): StoredDrill {
+  return { owner, revision, document: fromStored('drill', document) };
 }
 
 /**
@@ -59,7 +60,7 @@ export async function storeRevision(
         owner,
         drill.slug,
         digest,
-        JSON.stringify(drill),
+        toStored('drill', drill),
         writtenBy,
         owner,
         drill.slug,
@@ -88,7 +89,7 @@ export async function listLibrary(db: Database): Promise<StoredDrill[]> {
     `SELECT d.owner, d.revision, d.document ${NEWEST} WHERE d.owner = ? ORDER BY d.slug`,
     [LIBRARY],
   );
-  return Promise.all(rows.map(storedOf));
+  return readableRows('drill_revisions', rows, storedOf);
 }
 
 /** What somebody of a club can choose from: the club's own drills, and those that ship unless one of its own is called the same. */
@@ -107,18 +108,16 @@ export async function listDrills(
      ORDER BY d.slug`,
     [clubId, personId, LIBRARY, slug ?? null, slug ?? null],
   );
-  return Promise.all(
-    rows.map(async (row) => {
-      const { owner, revision, document } = await storedOf(row);
-      return {
-        revision,
-        document,
-        own: owner === clubId,
-        archived: row.archived === 1,
-        favourite: row.favourite === 1,
-      };
-    }),
-  );
+  return readableRows('drill_revisions', rows, (row) => {
+    const { owner, revision, document } = storedOf(row);
+    return {
+      revision,
+      document,
+      own: owner === clubId,
+      archived: row.archived === 1,
+      favourite: row.favourite === 1,
+    };
+  });
 }
 
 /** Whose text a club means by a name: its own where it has one, else the library's. */
@@ -140,7 +139,8 @@ export async function findDrill(
     'SELECT owner, revision, document FROM drill_revisions WHERE owner = ? AND slug = ? AND revision = ?',
     [owner, slug, revision],
   );
-  return rows[0] && storedOf(rows[0]);
+  const row = rows[0];
+  return row && wholeRow('drill', () => storedOf(row));
 }
 
 /** Number of the newest revision; undefined where there is none. */

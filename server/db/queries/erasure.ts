@@ -1,6 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { lessonDocumentSchema } from '../../../core/records/lesson.ts';
-import { parseJson } from '../json.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 import { deleteSessionsOf } from './sessions.ts';
 
@@ -38,7 +37,7 @@ async function leaveLessons(db: Database, playerId: string): Promise<void> {
   await db.execute('UPDATE rounds SET lesson_id = NULL, block_id = NULL WHERE player_id = ?', [playerId]);
   await db.execute('DELETE FROM lesson_people WHERE person_id = ?', [playerId]);
   for (const { id, document } of rows) {
-    const lesson = lessonDocumentSchema.validateSync(parseJson(document));
+    const lesson = fromStored('lesson', document);
     const playerIds = lesson.playerIds.filter((each) => each !== playerId);
     if (playerIds.length === 0) {
       await db.execute('DELETE FROM lesson_people WHERE lesson_id = ?', [id]);
@@ -47,7 +46,7 @@ async function leaveLessons(db: Database, playerId: string): Promise<void> {
     }
     const blocks = lesson.blocks.map((block) => ({ ...block, note: '' }));
     await db.execute('UPDATE lessons SET document = ?, version = version + 1 WHERE id = ?', [
-      JSON.stringify({ ...lesson, playerIds, blocks, summary: '' }),
+      toStored('lesson', { ...lesson, playerIds, blocks, summary: '' }),
       id,
     ]);
   }

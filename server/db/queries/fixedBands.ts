@@ -1,6 +1,6 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { fixedBandsSchema } from '../../../core/records/fixedBands.ts';
-import { parseJson } from '../json.ts';
+import { readable } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 /** The least results that reach each level, as a club's coach has set them; null for a level without one. */
@@ -20,7 +20,11 @@ export async function findFixedBands(
     'SELECT document FROM fixed_bands WHERE club_id = ? AND drill = ? AND stage = ?',
     [clubId, drill, stage],
   );
-  return rows[0] && fixedBandsSchema.validateSync(parseJson(rows[0].document)).from;
+  const row = rows[0];
+  // Marks that cannot be read are none: the coach sets them anew.
+  return (
+    row && readable('fixed_bands', `${drill} ${String(stage)}`, () => fromStored('bands', row.document).from)
+  );
 }
 
 /** Keeps the bands; those without a single number are taken away. */
@@ -41,6 +45,6 @@ export async function storeFixedBands(
   }
   await db.execute(
     'INSERT INTO fixed_bands (club_id, drill, stage, document) VALUES (?, ?, ?, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)',
-    [clubId, drill, stage, JSON.stringify({ from })],
+    [clubId, drill, stage, toStored('bands', { from })],
   );
 }

@@ -1,6 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import { lessonSchema, type Lesson, type LessonDocument } from '../../../core/records/lesson.ts';
-import { parseJson } from '../json.ts';
+import { readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface LessonRow extends RowDataPacket {
@@ -21,13 +22,14 @@ function lessonOf(row: LessonRow): Lesson {
     version: row.version,
     heldBy: { id: row.held_by, name: row.holder },
     archived: row.archived_at !== null,
-    document: parseJson(row.document),
+    document: fromStored('lesson', row.document),
   });
 }
 
 export async function findLesson(db: Database, clubId: string, id: string): Promise<Lesson | undefined> {
   const [rows] = await db.execute<LessonRow[]>(`${SELECT} WHERE l.club_id = ? AND l.id = ?`, [clubId, id]);
-  return rows[0] && lessonOf(rows[0]);
+  const row = rows[0];
+  return row && wholeRow('lesson', () => lessonOf(row));
 }
 
 /** A club's lessons, the newest day first. @param personId only those that somebody is in */
@@ -43,7 +45,7 @@ export async function listLessons(
      ORDER BY l.day DESC, l.changed_at DESC LIMIT ${String(Math.trunc(limit))}`,
     [clubId, personId, personId],
   );
-  return rows.map(lessonOf);
+  return readableRows('lessons', rows, lessonOf);
 }
 
 /** @throws the driver's duplicate error when the id is already there */
@@ -59,7 +61,7 @@ export async function insertLesson(
   const { id, clubId, heldBy, document } = lesson;
   await db.execute(
     'INSERT INTO lessons (id, club_id, held_by, version, document, day) VALUES (?, ?, ?, 1, ?, ?)',
-    [id, clubId, heldBy, JSON.stringify(document), document.day],
+    [id, clubId, heldBy, toStored('lesson', document), document.day],
   );
   await namePeople(db, id, document);
 }
@@ -74,7 +76,7 @@ export async function updateLesson(
   const [result] = await db.execute(
     `UPDATE lessons SET version = version + 1, document = ?, day = ?, changed_at = CURRENT_TIMESTAMP(3)
      WHERE id = ? AND version = ?`,
-    [JSON.stringify(document), document.day, id, basedOn],
+    [toStored('lesson', document), document.day, id, basedOn],
   );
   if (!('affectedRows' in result) || result.affectedRows === 0) return false;
   await namePeople(db, id, document);

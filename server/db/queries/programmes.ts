@@ -1,6 +1,7 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import { programmeSchema, type Programme, type ProgrammeDocument } from '../../../core/records/programme.ts';
-import { parseJson } from '../json.ts';
+import { readableRows, wholeFirst } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface ProgrammeRow extends RowDataPacket {
@@ -28,13 +29,13 @@ async function withTicks(db: Database, rows: readonly ProgrammeRow[]): Promise<P
      WHERE programme_id IN (${rows.map(() => '?').join(', ')}) ORDER BY ticked_at`,
     rows.map(({ id }) => id),
   );
-  return rows.map((row) =>
+  return readableRows('programmes', rows, (row) =>
     programmeSchema.validateSync({
       id: row.id,
       version: row.version,
       player: { id: row.player_id, name: row.player },
       archived: row.archived_at !== null,
-      document: parseJson(row.document),
+      document: fromStored('programme', row.document),
       ticks: ticks
         .filter((tick) => tick.programme_id === row.id)
         .map((tick) => ({ item: tick.item_id, at: tick.ticked_at.toISOString() })),
@@ -48,7 +49,7 @@ export async function findProgramme(
   id: string,
 ): Promise<Programme | undefined> {
   const [rows] = await db.execute<ProgrammeRow[]>(`${SELECT} WHERE g.club_id = ? AND g.id = ?`, [clubId, id]);
-  return (await withTicks(db, rows))[0];
+  return wholeFirst('programme', rows, await withTicks(db, rows));
 }
 
 /** The programmes of a club, or of one of its players, the one changed last first. */
@@ -72,7 +73,7 @@ export async function insertProgramme(
   const { id, clubId, document } = programme;
   await db.execute(
     'INSERT INTO programmes (id, club_id, player_id, version, document) VALUES (?, ?, ?, 1, ?) ON DUPLICATE KEY UPDATE id = id',
-    [id, clubId, document.playerId, JSON.stringify(document)],
+    [id, clubId, document.playerId, toStored('programme', document)],
   );
 }
 
@@ -86,7 +87,7 @@ export async function updateProgramme(
   const [result] = await db.execute<ResultSetHeader>(
     `UPDATE programmes SET version = version + 1, document = ?, changed_at = CURRENT_TIMESTAMP(3)
      WHERE id = ? AND version = ?`,
-    [JSON.stringify(document), id, basedOn],
+    [toStored('programme', document), id, basedOn],
   );
   return result.affectedRows > 0;
 }

@@ -1,6 +1,7 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import { reportSchema, type Report, type ReportDocument } from '../../../core/records/report.ts';
-import { parseJson } from '../json.ts';
+import { readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
 interface ReportRow extends RowDataPacket {
@@ -23,13 +24,14 @@ function reportOf(row: ReportRow): Report {
     player: { id: row.player_id, name: row.player },
     writtenBy: row.writer,
     archived: row.archived_at !== null,
-    document: parseJson(row.document),
+    document: fromStored('report', row.document),
   });
 }
 
 export async function findReport(db: Database, clubId: string, id: string): Promise<Report | undefined> {
   const [rows] = await db.execute<ReportRow[]>(`${SELECT} WHERE r.club_id = ? AND r.id = ?`, [clubId, id]);
-  return rows[0] && reportOf(rows[0]);
+  const row = rows[0];
+  return row && wholeRow('report', () => reportOf(row));
 }
 
 /** The reports of a club, or about one of its players, the one changed last first. */
@@ -42,7 +44,7 @@ export async function listReports(
     `${SELECT} WHERE r.club_id = ? AND (? IS NULL OR r.player_id = ?) ORDER BY r.changed_at DESC, r.id LIMIT 300`,
     [clubId, playerId ?? null, playerId ?? null],
   );
-  return rows.map(reportOf);
+  return readableRows('reports', rows, reportOf);
 }
 
 /** Stores a report; one of the same id that is already there stays. */
@@ -59,7 +61,7 @@ export async function insertReport(
   await db.execute(
     `INSERT INTO reports (id, club_id, player_id, written_by, version, document) VALUES (?, ?, ?, ?, 1, ?)
      ON DUPLICATE KEY UPDATE id = id`,
-    [id, clubId, document.playerId, writtenBy, JSON.stringify(document)],
+    [id, clubId, document.playerId, writtenBy, toStored('report', document)],
   );
 }
 
@@ -73,7 +75,7 @@ export async function updateReport(
   const [result] = await db.execute<ResultSetHeader>(
     `UPDATE reports SET version = version + 1, document = ?, changed_at = CURRENT_TIMESTAMP(3)
      WHERE id = ? AND version = ?`,
-    [JSON.stringify(document), id, basedOn],
+    [toStored('report', document), id, basedOn],
   );
   return result.affectedRows > 0;
 }

@@ -1,8 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import type { Round } from '../../../core/records/round.ts';
-import { resultSchema } from '../../../core/records/result.ts';
-import { storedSumsSchema } from '../../../core/records/roundSums.ts';
-import { parseJson } from '../json.ts';
+import { readable, readableRows } from '../damaged.ts';
+import { fromStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 import type { BenchmarkKey } from './benchmarks.ts';
 import type { KeptResult } from './rounds.ts';
@@ -77,14 +76,15 @@ export async function listResultsOfPlayer(
     kept:
       row.result === null || row.sums === null
         ? undefined
-        : {
-            result: resultSchema.validateSync(parseJson(row.result)),
-            sums: storedSumsSchema.validateSync(parseJson(row.sums)),
-          },
+        : readable('rounds', row.id, () => ({
+            result: fromStored('result', row.result),
+            sums: fromStored('sums', row.sums),
+          })),
   }));
 }
 
 interface KindRow extends RowDataPacket {
+  id: string;
   player_id: string;
   result: unknown;
 }
@@ -96,13 +96,13 @@ export async function listResultsOfKind(
   key: Pick<BenchmarkKey, 'owner' | 'drill' | 'revision' | 'stage' | 'tableFingerprint'>,
 ): Promise<readonly { readonly playerId: string; readonly result: Round['result'] }[]> {
   const [rows] = await db.execute<KindRow[]>(
-    `SELECT player_id, result FROM rounds
+    `SELECT id, player_id, result FROM rounds
      WHERE club_id = ? AND drill_owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
        AND removed_at IS NULL AND ended_at IS NOT NULL AND result IS NOT NULL`,
     [clubId, key.owner, key.drill, key.revision, key.stage, key.tableFingerprint],
   );
-  return rows.map((row) => ({
+  return readableRows('rounds', rows, (row) => ({
     playerId: row.player_id,
-    result: resultSchema.validateSync(parseJson(row.result)),
+    result: fromStored('result', row.result),
   }));
 }

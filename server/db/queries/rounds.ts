@@ -1,12 +1,12 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { attemptLogSchema, type AttemptLog } from '../../../core/records/attempt.ts';
+import type { AttemptLog } from '../../../core/records/attempt.ts';
 import type { Player } from '../../../core/records/player.ts';
 import type { Round } from '../../../core/records/round.ts';
 import type { StoredAttempt } from '../../../core/records/storedAttempt.ts';
-import { adviceChoiceSchema, type AdviceChoice } from '../../../core/records/advice.ts';
-import { resultSchema } from '../../../core/records/result.ts';
+import type { AdviceChoice } from '../../../core/records/advice.ts';
 import type { RoundSums } from '../../../core/records/roundSums.ts';
-import { parseJson } from '../json.ts';
+import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 import { listAttempts } from './attempts.ts';
 import { LIBRARY } from './drills.ts';
@@ -87,8 +87,15 @@ function headOf(row: RoundRow): RoundHead {
     seed: row.seed,
     lesson:
       row.lesson_id === null || row.block_id === null ? null : { id: row.lesson_id, block: row.block_id },
-    result: row.result === null ? undefined : resultSchema.validateSync(parseJson(row.result)),
-    advice: row.advice === null ? null : adviceChoiceSchema.validateSync(parseJson(row.advice)),
+    result:
+      row.result === null
+        ? undefined
+        : // A result that cannot be read is counted again from the attempts.
+          readable('rounds', row.id, () => fromStored('result', row.result)),
+    advice:
+      row.advice === null
+        ? null
+        : (readable('rounds', row.id, () => fromStored('advice', row.advice)) ?? null),
     startedAt: row.started_at.toISOString(),
     endedAt: row.ended_at?.toISOString() ?? null,
     early: row.ended_early === null ? null : row.ended_early === 1,
@@ -141,7 +148,8 @@ export async function findRoundHead(
     `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND r.id = ?`,
     [clubId, id],
   );
-  return rows[0] && headOf(rows[0]);
+  const row = rows[0];
+  return row && wholeRow('round', () => headOf(row));
 }
 
 /** Keeps others from changing a round until the transaction is over. */
@@ -184,7 +192,7 @@ export async function listHeadsOfPlayer(
      ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(limit))}`,
     [clubId, playerId, ...given.map(({ value }) => value)],
   );
-  return rows.map(headOf).reverse();
+  return readableRows('rounds', rows, headOf).reverse();
 }
 
 /** The same with their attempts. */
@@ -207,7 +215,7 @@ export async function listHeadsBetween(
        AND r.started_at BETWEEN ? AND ? ORDER BY r.started_at`,
     [clubId, playerId, playerId, from, to],
   );
-  return rows.map(headOf);
+  return readableRows('rounds', rows, headOf);
 }
 
 /** The rounds of a lesson, oldest first. */
@@ -220,7 +228,7 @@ export async function listRoundsOfLesson(
     `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND r.lesson_id = ? ORDER BY r.started_at`,
     [clubId, lessonId],
   );
-  return withAttempts(db, rows.map(headOf));
+  return withAttempts(db, readableRows('rounds', rows, headOf));
 }
 
 /** What a round came to, and what its shots add up to. */
@@ -251,7 +259,7 @@ export async function storeMissingResult(
   await db.execute(
     `UPDATE rounds SET result = ?, sums = ?
      WHERE id = ? AND ended_at IS NOT NULL AND (result IS NULL OR sums IS NULL)`,
-    [JSON.stringify(result), JSON.stringify(sums), id],
+    [toStored('result', result), toStored('sums', sums), id],
   );
 }
 
@@ -267,8 +275,8 @@ export async function recorderOf(db: Database, id: string): Promise<string | nul
 /** Of an ended round the result is counted anew. */
 export async function storeResult(db: Database, id: string, { result, sums }: KeptResult): Promise<void> {
   await db.execute('UPDATE rounds SET result = ?, sums = ? WHERE id = ? AND ended_at IS NOT NULL', [
-    JSON.stringify(result),
-    JSON.stringify(sums),
+    toStored('result', result),
+    toStored('sums', sums),
     id,
   ]);
 }
@@ -292,7 +300,7 @@ export async function storeUnderWay(
   await db.execute(
     `UPDATE rounds SET under_way = ?, under_way_at = ?
      WHERE id = ? AND ended_at IS NULL AND (under_way_at IS NULL OR under_way_at <= ?)`,
-    [log === null ? null : JSON.stringify(log), at, id, at],
+    [log === null ? null : toStored('log', log), at, id, at],
   );
 }
 
@@ -303,7 +311,7 @@ interface UnderWayRow extends RowDataPacket {
 export async function findUnderWay(db: Database, id: string): Promise<AttemptLog | null> {
   const [rows] = await db.execute<UnderWayRow[]>('SELECT under_way FROM rounds WHERE id = ?', [id]);
   const stored = rows[0]?.under_way ?? null;
-  return stored === null ? null : attemptLogSchema.validateSync(parseJson(stored));
+  return stored === null ? null : (readable('rounds', id, () => fromStored('log', stored)) ?? null);
 }
 
 /** Newest first, with their attempts. @param playerId only this player's; everybody's when undefined */
@@ -317,10 +325,10 @@ export async function listNewest(
      ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(which.limit))}`,
     [clubId, which.ended ? 1 : 0, which.playerId ?? null, which.playerId ?? null],
   );
-  return withAttempts(db, rows.map(headOf));
+  return withAttempts(db, readableRows('rounds', rows, headOf));
 }
 
 /** Keeps what was proposed after a round and what became of it. */
 export async function storeAdvice(db: Database, id: string, advice: AdviceChoice): Promise<void> {
-  await db.execute('UPDATE rounds SET advice = ? WHERE id = ?', [JSON.stringify(advice), id]);
+  await db.execute('UPDATE rounds SET advice = ? WHERE id = ?', [toStored('advice', advice), id]);
 }

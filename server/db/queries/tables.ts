@@ -1,10 +1,10 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { tableCardSchema } from '../../../core/records/tableCard.ts';
 import type { ClubTable, TableState } from '../../../core/records/clubTable.ts';
 import type { NotedConditions } from '../../../core/records/conditions.ts';
 import type { TableLog } from '../../../core/records/tableLog.ts';
 import { standardCard, type TableCard } from '../../../core/table/card.ts';
-import { parseJson } from '../json.ts';
+import { readableRows, wholeRow } from '../damaged.ts';
+import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 import { currentConditions, findConditions, listConditions } from './conditions.ts';
 
@@ -29,17 +29,17 @@ const TABLE_SELECT = `SELECT t.id, t.name, t.preset, t.revision, t.archived_at, 
   FROM tables t JOIN table_cards c ON c.table_id = t.id AND c.revision = t.revision`;
 
 function cardOf(column: unknown) {
-  return tableCardSchema.validate(parseJson(column));
+  return fromStored('card', column);
 }
 
-async function tableOf(row: TableRow, conditions: NotedConditions | undefined): Promise<ClubTable> {
+function tableOf(row: TableRow, conditions: NotedConditions | undefined): ClubTable {
   return {
     id: row.id,
     name: row.name,
     preset: row.preset,
     archived: row.archived_at !== null,
     hallId: row.hall_id,
-    state: { revision: row.revision, card: await cardOf(row.card), conditions: conditions ?? null },
+    state: { revision: row.revision, card: cardOf(row.card), conditions: conditions ?? null },
   };
 }
 
@@ -61,7 +61,7 @@ export async function insertTable(db: Database, clubId: string, table: NewTable)
   ]);
   await db.execute('INSERT INTO table_cards (table_id, revision, card) VALUES (?, 1, ?)', [
     table.id,
-    JSON.stringify(table.card ?? standardCard(table.preset)),
+    toStored('card', table.card ?? standardCard(table.preset)),
   ]);
 }
 
@@ -71,7 +71,7 @@ export async function listTables(db: Database, clubId: string, now: Date): Promi
     clubId,
   ]);
   const conditions = await currentConditions(db, clubId, now);
-  return Promise.all(rows.map((row) => tableOf(row, conditions.get(row.id))));
+  return readableRows('tables', rows, (row) => tableOf(row, conditions.get(row.id)));
 }
 
 export async function findTable(
@@ -84,8 +84,10 @@ export async function findTable(
     clubId,
     id,
   ]);
-  if (rows[0] === undefined) return undefined;
-  return tableOf(rows[0], (await currentConditions(db, clubId, now)).get(id));
+  const row = rows[0];
+  if (row === undefined) return undefined;
+  const conditions = await currentConditions(db, clubId, now);
+  return wholeRow('table', () => tableOf(row, conditions.get(id)));
 }
 
 /**
@@ -104,8 +106,9 @@ export async function findTableState(
      WHERE t.club_id = ? AND c.table_id = ? AND c.revision = ?`,
     [clubId, tableId, revision],
   );
-  if (rows[0] === undefined) return undefined;
-  const card = await cardOf(rows[0].card);
+  const row = rows[0];
+  if (row === undefined) return undefined;
+  const card = wholeRow('table', () => cardOf(row.card));
   if (conditionsId === null) return { revision, card, conditions: null };
   const conditions = await findConditions(db, tableId, conditionsId);
   return conditions && { revision, card, conditions };
@@ -133,7 +136,7 @@ export async function changeTable(db: Database, change: TableChangeRow): Promise
   if (change.card !== null) {
     await db.execute(
       'INSERT INTO table_cards (table_id, revision, card, changed_by, changed_at) VALUES (?, ?, ?, ?, ?)',
-      [change.id, revision, JSON.stringify(change.card), change.changedBy, change.changedAt],
+      [change.id, revision, toStored('card', change.card), change.changedBy, change.changedAt],
     );
   }
   return true;
@@ -147,14 +150,12 @@ export async function tableLog(db: Database, tableId: string): Promise<TableLog>
      WHERE c.table_id = ? ORDER BY c.revision DESC`,
     [tableId],
   );
-  const revisions = await Promise.all(
-    rows.map(async (row) => ({
-      revision: row.revision,
-      card: await cardOf(row.card),
-      by: row.changed_by,
-      at: row.changed_at.toISOString(),
-    })),
-  );
+  const revisions = readableRows('table_cards', rows, (row) => ({
+    revision: row.revision,
+    card: cardOf(row.card),
+    by: row.changed_by,
+    at: row.changed_at.toISOString(),
+  }));
   return { revisions, conditions: await listConditions(db, tableId) };
 }
 

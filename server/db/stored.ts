@@ -1,0 +1,88 @@
+import { ValidationError } from 'yup';
+import { adviceChoiceSchema } from '../../core/records/advice.ts';
+import { attemptLogSchema, countedSchema } from '../../core/records/attempt.ts';
+import { benchmarkSchema } from '../../core/records/benchmark.ts';
+import { callAnswerSchema, callSourceSchema } from '../../core/records/call.ts';
+import { conditionsSchema } from '../../core/records/conditions.ts';
+import { drillSchema } from '../../core/records/drill.ts';
+import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
+import { lessonDocumentSchema } from '../../core/records/lesson.ts';
+import { programmeDocumentSchema } from '../../core/records/programme.ts';
+import { reportDocumentSchema } from '../../core/records/report.ts';
+import { resultSchema } from '../../core/records/result.ts';
+import { storedSumsSchema } from '../../core/records/roundSums.ts';
+import { tableCardSchema } from '../../core/records/tableCard.ts';
+import { parseJson } from './json.ts';
+
+/**
+ * Documents in JSON columns. Each says by which version of its record it was written ("v", 1 where nothing is said); one
+ * of an older version is brought up to the newest when it is read, step by step. Whoever changes a record so that what is
+ * stored would not fit it any more adds a step here.
+ */
+
+type Fields = Readonly<Record<string, unknown>>;
+type Step = (document: Fields) => Fields;
+
+interface Kind<T> {
+  readonly schema: { validateSync(value: unknown): T };
+  /** What makes of a document of version i + 1 one of version i + 2. */
+  readonly steps: readonly Step[];
+}
+
+const kind = <T>(schema: Kind<T>['schema'], steps: readonly Step[] = []): Kind<T> => ({ schema, steps });
+
+/** Before whole rounds were played by virtual players, a benchmark was of single shots and in points. */
+const inPoints: Step = (document) => ({ wholeRounds: false, unit: 'points', better: 'high', ...document });
+
+const KINDS = {
+  advice: kind(adviceChoiceSchema),
+  answer: kind(callAnswerSchema),
+  bands: kind(fixedBandsSchema),
+  benchmark: kind(benchmarkSchema, [inPoints]),
+  card: kind(tableCardSchema),
+  conditions: kind(conditionsSchema),
+  counted: kind(countedSchema),
+  drill: kind(drillSchema),
+  lesson: kind(lessonDocumentSchema),
+  log: kind(attemptLogSchema),
+  programme: kind(programmeDocumentSchema),
+  report: kind(reportDocumentSchema),
+  result: kind(resultSchema),
+  source: kind(callSourceSchema),
+  sums: kind(storedSumsSchema),
+} as const;
+
+export type StoredName = keyof typeof KINDS;
+type Value<N extends StoredName> = (typeof KINDS)[N] extends Kind<infer T> ? T : never;
+
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A document as its newest version has it. */
+function upToDate(steps: readonly Step[], value: unknown): unknown {
+  if (!isFields(value)) return value;
+  const { v = 1, ...document } = value;
+  const newest = steps.length + 1;
+  if (typeof v !== 'number' || !Number.isInteger(v) || v < 1 || v > newest) {
+    throw new ValidationError('was written by a newer version of this program');
+  }
+  return steps.slice(v - 1).reduce<Fields>((older, step) => step(older), document);
+}
+
+/** What a JSON column says, checked. @throws ValidationError or SyntaxError for one that is damaged */
+export function fromStored<N extends StoredName>(name: N, column: unknown): Value<N> {
+  const { schema, steps } = KINDS[name];
+  // The kinds are told apart by their name, which TypeScript does not follow through the table.
+  return schema.validateSync(upToDate(steps, parseJson(column))) as Value<N>;
+}
+
+/** A document as it is put into a JSON column. One of the first version says nothing of it, as those from before. */
+export function toStored(name: StoredName, document: object): string {
+  const version = KINDS[name].steps.length + 1;
+  return JSON.stringify(version === 1 ? document : { ...document, v: version });
+}
+
+/** A kind as something that checks: what it takes, in whichever version, can be stored and read again. */
+export const storedCheck = (name: StoredName) => ({
+  validateSync: (value: unknown): unknown => fromStored(name, value),
+});
