@@ -60,6 +60,7 @@ export const SERVER = [
   'drills',
   'tables',
   'rounds',
+  'calls',
   'benchmarks',
   'exports',
   'players',

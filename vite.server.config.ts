@@ -11,6 +11,7 @@ export default defineConfig({
       input: {
         main: 'server/main.ts',
         benchmarkWorker: 'server/benchmarks/worker.ts',
+        callWorker: 'server/calls/worker.ts',
         restoreWorker: 'server/exports/restoreWorker.ts',
       },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },

@@ -24,6 +24,7 @@ export default defineConfig({
         test: {
           name: 'server',
           globalSetup: 'server/testing/setup.ts',
+          setupFiles: 'server/testing/lendFromRunner.ts',
           include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'],
           environment: 'node',
           fileParallelism: false,

@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { DEMO_SIGN_INS } from '../server/demo/people.ts';
 import { ensureBuilt } from './lib/build.ts';
 import { databaseFolder, startDatabase, type OwnDatabase } from './lib/database.ts';
@@ -60,7 +61,12 @@ class Installation {
     const url = external ?? this.#database?.url;
     if (url === undefined) throw new StartError('There is no database to serve from.');
     this.#server = await step('Starting the server (the first start also loads its data)', () =>
-      startServer({ DATABASE_URL: url, PORT: String(this.#port), JOLLY_DEMO: demo ? '1' : '0' }),
+      startServer({
+        DATABASE_URL: url,
+        PORT: String(this.#port),
+        JOLLY_DEMO: demo ? '1' : '0',
+        JOLLY_BACKUPS: process.env['JOLLY_BACKUPS'] ?? path.join(this.#folder, 'backups'),
+      }),
     );
     this.#server.once('exit', () => this.#restart('server', () => this.#startServer()));
   }

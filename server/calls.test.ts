@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { poseFromSeed } from '../core/judgement/pose.ts';
+import { buildTable } from '../core/table/table.ts';
 import { callsSchema } from '../core/records/call.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 
@@ -35,15 +37,30 @@ describe('a call', () => {
     const id = randomUUID();
     const first = await put(club.player, id, call());
     expect(first.status).toBe(200);
-    const again = await put(club.player, id, call({ score: 0.1 }));
+    const again = await put(club.player, id, call({ answer: { kind: 'length', metres: 9 } }));
     expect(again.status).toBe(200);
     expect(await again.json()).toEqual(await first.json());
     const calls = await kept();
     expect(calls.filter((each) => each.id === id)).toHaveLength(1);
     expect(calls.find((each) => each.id === id)).toMatchObject({
-      score: 0.8,
       answer: { kind: 'length', metres: 0.4 },
     });
+  });
+
+  it('is worth what the server finds, whatever the device says of it', async () => {
+    const question = poseFromSeed(buildTable('snooker-12ft'), 'how long is the window', 'close', 12);
+    if (question?.kind !== 'how long is the window') throw new Error('no such position');
+    const worth = async (metres: number, score: number) => {
+      const id = randomUUID();
+      await put(club.player, id, call({ answer: { kind: 'length', metres }, score }));
+      return (await kept()).find((each) => each.id === id)?.score;
+    };
+    expect(await worth(question.truth, 0)).toBeCloseTo(1, 9);
+    expect(await worth(question.truth / 2, 1)).toBeCloseTo(0.5, 9);
+    const nowhere = call({ source: { kind: 'drill', slug: 'no-such-drill', stage: 1 } });
+    const refused = await put(club.player, randomUUID(), nowhere);
+    expect(refused.status).toBe(400);
+    expect(await refused.json()).toMatchObject({ error: { field: 'source' } });
   });
 
   it('comes back with the coach’s locked answer, newest first', async () => {
@@ -55,13 +72,14 @@ describe('a call', () => {
       club.player,
       late,
       call({
+        preset: 'pool-9ft',
         source: { kind: 'drill', slug: 'harbour-turn', stage: 2 },
         calledAt: '2026-11-24T14:00:00.000Z',
       }),
     );
     const calls = await kept();
     expect(calls.map(({ id }) => id).indexOf(late)).toBeLessThan(calls.map(({ id }) => id).indexOf(early));
-    expect(calls.find(({ id }) => id === early)?.coach).toEqual(coach);
+    expect(calls.find(({ id }) => id === early)?.coach?.answer).toEqual(coach.answer);
     expect(calls.find(({ id }) => id === late)?.source).toEqual({
       kind: 'drill',
       slug: 'harbour-turn',

@@ -1,5 +1,6 @@
 import type { DatabasePool } from './db/pool.ts';
 import type { Logger } from 'pino';
+import type { ScoreCall } from './calls/thread.ts';
 import type { Restore } from './exports/restoreThread.ts';
 import type { Welcome } from '../core/records/account.ts';
 
@@ -15,6 +16,8 @@ export interface Dependencies {
   readonly demoSignIns: Welcome['demo'];
   /** Tells whoever computes benchmarks that one was queued. */
   readonly wakeBenchmarks?: () => void;
+  /** Scores a call, beside those who wait for an answer. */
+  readonly scoreCall: ScoreCall;
   /** Brings a backup back in the place of a club, beside those who wait for an answer. */
   readonly restore: Restore;
   /** Where the nightly backups of this server are; undefined when it keeps none. */

@@ -12,6 +12,7 @@ import { deleteOldTries } from './db/queries/signInTries.ts';
 import { listLibrary } from './db/queries/drills.ts';
 import { migrate } from './db/migrate.ts';
 import { openPool } from './db/pool.ts';
+import { openCallThread } from './calls/thread.ts';
 import { tellDamagedTo } from './db/damaged.ts';
 import { loadDemo } from './demo/load.ts';
 import { DEMO_SIGN_INS } from './demo/people.ts';
@@ -56,6 +57,7 @@ const BACKUPS_MS = 600_000;
 /** Jobs of a server that is gone are taken over by whoever looks. */
 const LOOK_MS = 20_000;
 
+const calls = openCallThread();
 const restoring = openRestoreThread(url);
 const backupFolder = env['JOLLY_BACKUPS'];
 const backupsKept = Math.max(1, Math.trunc(Number(env['JOLLY_BACKUPS_KEPT'] ?? 14)) || 14);
@@ -63,6 +65,7 @@ const backupsKept = Math.max(1, Math.trunc(Number(env['JOLLY_BACKUPS_KEPT'] ?? 1
 const app = createApp({
   pool,
   restore: restoring.restore,
+  scoreCall: calls.score,
   behindProxy: env['JOLLY_PROXY'] === '1',
   ...(backupFolder === undefined ? {} : { backupFolder }),
   log,
@@ -121,6 +124,7 @@ async function leave(): Promise<void> {
   const released = benchmarks?.stop();
   await threads?.close();
   await restoring.close();
+  await calls.close();
   await released;
   await pool.end();
   process.exit(0);

@@ -1,14 +1,10 @@
 import type { Context } from 'hono';
 import { ValidationError, type AnyObjectSchema, type InferType } from 'yup';
+import { notPlain } from '../../core/records/plain.ts';
 import { Refusal } from './errors.ts';
 
 /** A benchmark, the largest thing that is sent but for a backup, has some 5 kB. */
 const LARGEST_BODY = 64 * 1024;
-/** The deepest record is a drill; what is nested deeper is nobody's. */
-const DEEPEST = 24;
-/** Names that an object of JavaScript has without being given them. */
-const STRANGE_KEYS: readonly string[] = ['__proto__', 'constructor', 'prototype'];
-
 /** The body's bytes, counted as they come: whoever sends more is not listened to any longer. */
 async function readBytes(c: Context, most: number): Promise<Uint8Array> {
   const tooLarge = () => new Refusal(413, `the body must be at most ${String(most)} bytes`, 'body');
@@ -33,21 +29,6 @@ async function readBytes(c: Context, most: number): Promise<Uint8Array> {
   return Buffer.concat(pieces);
 }
 
-/** @throws Refusal for what is nested too deeply or has a name that no record has, naming where */
-function requirePlain(value: unknown, path: string, depth: number): void {
-  if (typeof value !== 'object' || value === null) return;
-  if (depth > DEEPEST) {
-    throw new Refusal(400, `body is nested deeper than ${String(DEEPEST)} levels`, path.slice(0, 100));
-  }
-  for (const [key, inner] of Object.entries(value)) {
-    const here = path === '' ? key : `${path}.${key}`;
-    if (STRANGE_KEYS.includes(key)) {
-      throw new Refusal(400, `${here.slice(0, 100)} is not a field of this request`, here.slice(0, 100));
-    }
-    requirePlain(inner, here, depth + 1);
-  }
-}
-
 /** JSON as it comes from elsewhere. @throws Refusal 400 for malformed JSON and for what no record can hold */
 export function parseForeign(text: string): unknown {
   let value: unknown;
@@ -57,7 +38,11 @@ export function parseForeign(text: string): unknown {
     if (!(error instanceof SyntaxError)) throw error;
     throw new Refusal(400, 'the body is not valid JSON', 'body');
   }
-  requirePlain(value, '', 0);
+  const wrong = notPlain(value);
+  if (wrong !== undefined) {
+    const field = wrong.path.slice(0, 100);
+    throw new Refusal(400, `${field} ${wrong.what}`, field);
+  }
   return value;
 }
 
@@ -77,7 +62,12 @@ export async function readBody<S extends AnyObjectSchema>(c: Context, schema: S)
   try {
     return await schema.validate(value, { abortEarly: true });
   } catch (error) {
-    throw error instanceof ValidationError ? refusalOf(error) : error;
+    if (error instanceof ValidationError) throw refusalOf(error);
+    // A rule about a whole record looks at fields that are not even of their kind.
+    if (error instanceof TypeError || error instanceof RangeError) {
+      throw new Refusal(400, 'body is not of the shape that is asked for here', 'body');
+    }
+    throw error;
   }
 }
 

@@ -1,7 +1,10 @@
 import { Hono } from 'hono';
-import { newCallSchema } from '../../core/records/call.ts';
+import { newCallSchema, type NewCall } from '../../core/records/call.ts';
+import type { Drill } from '../../core/records/drill.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { findCall, insertCall } from '../db/queries/calls.ts';
+import { newestRevision, ownerOf } from '../db/queries/drills.ts';
+import { revisionOf } from '../drills/plans.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
@@ -10,6 +13,27 @@ import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 export function callRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+
+  /** The call with what it is worth: that is not for the device to say. @throws Refusal 400 for a position that there is not */
+  async function scored(clubId: string, call: NewCall): Promise<NewCall> {
+    const { source } = call;
+    const drill = source.kind === 'drill' ? await newestOf(clubId, source.slug) : undefined;
+    const scores = await deps.scoreCall({ call, drill });
+    if (scores === undefined) {
+      throw new Refusal(400, 'source gives no position of this kind on this table', 'source');
+    }
+    const { score, coachScore } = scores;
+    const coach = call.coach === null || coachScore === null ? null : { ...call.coach, score: coachScore };
+    return { ...call, score, coach };
+  }
+
+  async function newestOf(clubId: string, slug: string): Promise<Drill | undefined> {
+    const owner = await ownerOf(deps.pool, clubId, slug);
+    const revision = await newestRevision(deps.pool, owner, slug);
+    return revision === undefined
+      ? undefined
+      : (await revisionOf(deps.pool, owner, slug, revision))?.document;
+  }
 
   /** Keeps a call. Sent again it is answered by what was kept the first time. */
   app.put('/:id', async (c) => {
@@ -20,7 +44,10 @@ export function callRoutes(deps: Dependencies) {
     if (body.coach !== null && viewer.role !== 'coach') {
       throw new Refusal(403, 'coach: only a coach gives a second opinion', 'coach');
     }
-    await insertCall(deps.pool, id, body);
+    // What is known already is not worked out again: the same is sent twice when a reply was lost.
+    if ((await findCall(deps.pool, id)) === undefined) {
+      await insertCall(deps.pool, id, await scored(viewer.clubId, body));
+    }
     const kept = await findCall(deps.pool, id);
     if (kept?.playerId !== player.id) throw notFound('this call');
     return c.json({ call: kept.call });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { findDrill, LIBRARY } from '../db/queries/drills.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './club.ts';
+import { routesOf } from './routes.ts';
 
 /** Status for nobody, another player of the club, another club's coach, and the own coach. */
 type Expected = readonly [nobody: number, otherPlayer: number, otherCoach: number, ownCoach: number];
@@ -57,14 +58,6 @@ type Area = keyof typeof AREAS;
 
 /** "GET /api/rounds/:id" is about "rounds". */
 const subjectOf = (route: string) => route.split('/')[2] ?? '';
-
-/** All routes of the router, "GET /api/me". */
-export function routesOf({ app }: TestApp): readonly string[] {
-  const all = app.routes
-    .filter((route) => route.method !== 'ALL')
-    .map((route) => `${route.method} ${route.path}`);
-  return [...new Set(all)].sort();
-}
 
 /** The routes that no area has. */
 export function routesWithoutArea(test: TestApp): readonly string[] {

@@ -3,14 +3,15 @@ import path from 'node:path';
 import type { Hono } from 'hono';
 import { createConnection } from 'mysql2/promise';
 import { pino } from 'pino';
-import { inject } from 'vitest';
 import { createApp } from '../app.ts';
 import { hashPassword } from '../auth/password.ts';
 import type { SignedIn } from '../auth/session.ts';
+import scoreTask from '../calls/worker.ts';
 import { insertClub } from '../db/queries/clubs.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
 import { migrate } from '../db/migrate.ts';
+import { lentDatabase } from './lend.ts';
 import { openPool, type DatabasePool } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { restoreBackup } from '../exports/restore.ts';
@@ -21,13 +22,13 @@ export const PASSWORD = 'quayside lantern';
 
 /** Says something to the tests' own MariaDB. */
 export async function onServer(sql: string): Promise<void> {
-  const connection = await createConnection(inject('databaseUrl'));
+  const connection = await createConnection(lentDatabase());
   await connection.query(sql);
   await connection.end();
 }
 
 /** The address of one of its databases. */
-export const urlOf = (database: string) => inject('databaseUrl').replace(/\/jolly$/, `/${database}`);
+export const urlOf = (database: string) => lentDatabase().replace(/\/jolly$/, `/${database}`);
 
 export const CHARACTERS = 'CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci';
 
@@ -57,6 +58,7 @@ export async function openApp(url: string, change: Partial<Dependencies>): Promi
     now: () => clock.now,
     secureCookies: false,
     demoSignIns: [],
+    scoreCall: (task) => Promise.resolve(scoreTask(task)),
     restore: (place, file) => restoreBackup(pool, place, new TextDecoder().decode(file)),
     ...change,
   });

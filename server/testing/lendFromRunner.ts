@@ -1,0 +1,4 @@
+import { inject } from 'vitest';
+import { lendDatabase } from './lend.ts';
+
+lendDatabase(inject('databaseUrl'));
