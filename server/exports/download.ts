@@ -46,11 +46,15 @@ export async function download(c: Context, deps: Dependencies, file: DownloadFil
   const giveBack = () => releaseLease(deps.pool, lease.name, lease.holder).catch(() => undefined);
   try {
     const snapshot = await openSnapshot(deps.pool);
-    const body = streamOf(file.write(snapshot), async () => {
-      // The transaction only read: with its connection it is rolled back.
-      snapshot.destroy();
-      await giveBack();
-    });
+    const body = streamOf(
+      file.write(snapshot),
+      async () => {
+        // The transaction only read: with its connection it is rolled back.
+        snapshot.destroy();
+        await giveBack();
+      },
+      (error) => deps.log.error({ err: error, file: file.name }, 'a file was cut off'),
+    );
     c.header('content-type', file.type);
     c.header('content-disposition', `attachment; filename="${file.name}"`);
     return c.body(body);
@@ -60,10 +64,11 @@ export async function download(c: Context, deps: Dependencies, file: DownloadFil
   }
 }
 
-/** Pieces as a stream, made as they are asked for. @param end is called once, however it ends */
+/** Pieces as a stream, made as they are asked for. @param end is called once, however it ends; @param fail when they cannot be made */
 function streamOf(
   pieces: AsyncGenerator<string | Uint8Array, void>,
   end: () => Promise<void>,
+  fail: (error: unknown) => void,
 ): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let stall: NodeJS.Timeout | undefined;
@@ -97,7 +102,8 @@ function streamOf(
         stall = setTimeout(() => cut(new Error('the file was not fetched on')), STALL_MS);
       } catch (error) {
         await close();
-        throw error;
+        fail(error);
+        controller.error(new Error('the file could not be made to its end'));
       }
     },
     cancel: () => close(),
