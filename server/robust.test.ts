@@ -113,7 +113,7 @@ describe('a body', () => {
 describe('two hundred guesses at once', () => {
   it('are counted as two hundred, cost the work of a few, and lock nobody out', async () => {
     const email = 'coach@gannet.example';
-    const signIn = (headers: Readonly<Record<string, string>>, password: string) =>
+    const signIn = async (headers: Readonly<Record<string, string>>, password: string) =>
       test.app.request('/api/sign-in', {
         method: 'POST',
         headers: { 'content-type': 'application/json', origin: 'http://localhost', ...headers },
@@ -145,7 +145,7 @@ describe('two hundred guesses at once', () => {
     try {
       const own = await createTestClub(proxied, 'heron');
       expect(own.coach).not.toBe('');
-      const from = (address: string, password: string) =>
+      const from = async (address: string, password: string) =>
         proxied.app.request('/api/sign-in', {
           method: 'POST',
           headers: {

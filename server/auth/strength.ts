@@ -13,11 +13,8 @@ const LEAST_SCORE = 2;
 /** A person's words, alone and run together: "Wren Sallow" is wren, sallow, wrensallow and wren sallow. */
 function wordsOf(texts: readonly string[]): string[] {
   return texts.flatMap((text) => {
-    const words = text
-      .toLowerCase()
-      .split(/[\s@.,'-]+/)
-      .filter((word) => word.length > 2);
-    return [...words, words.join(''), words.join(' '), text.toLowerCase()];
+    const words = text.toLowerCase().split(/[\s@.,'-]+/);
+    return [...words.filter((word) => word.length > 2), words.join(''), words.join(' '), text.toLowerCase()];
   });
 }
 

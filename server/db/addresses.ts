@@ -1,4 +1,4 @@
-const SHAPE = /^mysql:\/\/(?:([^@/]*)@)?([^/?]+)\/([^?]*)(\?.*)?$/;
+const SHAPE = /^mysql:\/\/(?:([^@/]*)@)?([^@/?]+)\/([^?]*)(\?.*)?$/;
 
 /**
  * The nodes that a database's address names: one address each, in their order.
