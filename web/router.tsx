@@ -93,6 +93,14 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./club/EveningPage.tsx')).EveningPage }),
             },
             {
+              path: '/players/club',
+              lazy: async () => ({ Component: (await import('./club/ClubCarePage.tsx')).ClubCarePage }),
+            },
+            {
+              path: '/account',
+              lazy: async () => ({ Component: (await import('./app/AccountPage.tsx')).AccountPage }),
+            },
+            {
               path: '/players/records',
               lazy: async () => ({ Component: (await import('./club/RecordsPage.tsx')).RecordsPage }),
             },

@@ -55,6 +55,7 @@ export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean
         hand: 'right',
         email: coach.email,
         passwordHash: passwords[i] ?? null,
+        keeper: i === 0,
       });
     }
     for (const table of DEMO_TABLES) await noteDemoConditions(db, table, now);

@@ -1,4 +1,5 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { object, string } from 'yup';
 import { playerSchema, playersSchema } from '../../core/records/player.ts';
 import { roundHeadsSchema, roundsSchema } from '../../core/records/round.ts';
 import { progressSchema } from '../../core/records/progress.ts';
@@ -61,4 +62,17 @@ export const nextDrillsQuery = (id: string) =>
   queryOptions({
     queryKey: ['players', id, 'next'],
     queryFn: () => get(`/players/${id}/next`, proposalsSchema),
+  });
+
+const personSchema = object({
+  name: string().required(),
+  hand: string().required(),
+  email: string().nullable().defined(),
+}).required();
+
+/** What of a player can be put right. */
+export const personQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['players', id, 'person'],
+    queryFn: () => get(`/players/${id}/person`, personSchema),
   });

@@ -5,7 +5,7 @@ import { codeSignInSchema, LEAST_PASSWORD } from '../../core/records/account.ts'
 import { call } from '../api/client.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
-/** A student's first sign-in, with the code from their coach. */
+/** A first sign-in, or a new password in the place of a forgotten one, with the code from a coach. */
 export function CodeSignIn({ onEntered }: { readonly onEntered: () => Promise<void> }) {
   const [busy, setBusy] = useState(false);
   const form = useForm({
@@ -26,12 +26,8 @@ export function CodeSignIn({ onEntered }: { readonly onEntered: () => Promise<vo
   return (
     <form onSubmit={form.onSubmit((values) => void enter(values))}>
       <Stack>
-        <Title order={1}>Your first sign-in</Title>
-        <TextInput
-          label="Code from your coach"
-          autoComplete="one-time-code"
-          {...form.getInputProps('code')}
-        />
+        <Title order={1}>Come in with a code</Title>
+        <TextInput label="Code from a coach" autoComplete="one-time-code" {...form.getInputProps('code')} />
         <TextInput label="E-mail" type="email" autoComplete="username" {...form.getInputProps('email')} />
         <PasswordInput
           label={`A password of your own, ${LEAST_PASSWORD} characters or more`}

@@ -1,5 +1,5 @@
 import { Avatar, Menu, SegmentedControl, Text, UnstyledButton, useMantineColorScheme } from '@mantine/core';
-import { IconLogout, IconMoon, IconSun } from '@tabler/icons-react';
+import { IconKey, IconLogout, IconMoon, IconSun } from '@tabler/icons-react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import {
@@ -124,6 +124,9 @@ function ViewerMenu() {
           onClick={() => setColorScheme(isDark ? 'light' : 'dark')}
         >
           {isDark ? 'Light paper' : 'Dark paper'}
+        </Menu.Item>
+        <Menu.Item component={Link} to="/account" leftSection={<IconKey size={18} />} closeMenuOnClick>
+          Your sign-in
         </Menu.Item>
         <Menu.Item leftSection={<IconLogout size={18} />} onClick={() => void signOut()}>
           Sign out

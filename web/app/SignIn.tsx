@@ -91,9 +91,13 @@ function SignInForm({ demo, onEntered }: SignInFormProps) {
             <Button type="submit" size="md" loading={busy}>
               Sign in
             </Button>
-            <Button variant="subtle" color="ink" onClick={() => setWithCode(true)}>
+            <Button variant="default" onClick={() => setWithCode(true)}>
               I have a code
             </Button>
+            <Text size="sm" c="dimmed">
+              Forgotten the password? A coach of your club gives you a code, and with it you choose a new one.
+              Coaches get theirs from another coach, or from whoever looks after the server.
+            </Text>
           </Stack>
         </form>
       )}

@@ -58,6 +58,9 @@ function Club() {
           <Button component={Link} to="/players/evening" variant="default">
             An evening
           </Button>
+          <Button component={Link} to="/players/club" variant="default">
+            Coaches and club
+          </Button>
           <Button component={Link} to="/players/records" variant="default">
             Records and backup
           </Button>

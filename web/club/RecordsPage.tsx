@@ -1,8 +1,10 @@
 import { Alert, Anchor, Button, FileButton, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client.ts';
+import { keptBackupsQuery } from '../api/club.ts';
+import { dayAndClock } from '../words/dates.ts';
 import { useViewer } from '../api/viewer.ts';
 import { summaryOfBackup, type BackupSummary } from './backupSummary.ts';
 
@@ -54,11 +56,50 @@ export function RecordsPage() {
           <Button component="a" href={BACKUP} download>
             Take a backup
           </Button>
+          <Nightly />
           <Restore />
         </section>
       </SimpleGrid>
     </Stack>
   );
+}
+
+/** The backups that the server makes by itself. */
+function Nightly() {
+  const backups = useQuery(keptBackupsQuery);
+  if (backups.data === undefined) return null;
+  const { nightly, kept } = backups.data;
+  if (!nightly) return <Text mt="md">This server makes no backups by itself.</Text>;
+  return (
+    <Stack gap={4} mt="md">
+      <Title order={3} size="h5">
+        Made at night
+      </Title>
+      {kept.length === 0 ? (
+        <Text>The first one is made within a few minutes of the start; then one a night.</Text>
+      ) : (
+        <Text>
+          {kept.map(({ name, madeAt, bytes }, i) => (
+            <span key={name}>
+              {i > 0 && ', '}
+              <Anchor href={`/api/export/backups/${name}`} download>
+                {dayAndClock(madeAt)}
+              </Anchor>{' '}
+              ({megabytes(bytes)})
+            </span>
+          ))}
+        </Text>
+      )}
+    </Stack>
+  );
+}
+
+const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e6 ? 2 : 0)} MB`;
+
+/** A file's text; those of the server are packed. */
+async function textOf(file: File): Promise<string> {
+  if (!file.name.endsWith('.gz')) return file.text();
+  return new Response(file.stream().pipeThrough(new DecompressionStream('gzip'))).text();
 }
 
 interface Chosen {
@@ -86,7 +127,7 @@ function Restore() {
     if (file === null) return;
     setChosen(undefined);
     setRefused('');
-    const text = await file.text();
+    const text = await textOf(file).catch(() => '');
     const summary = summaryOfBackup(text);
     if (summary === undefined) setRefused(`${file.name} is no backup of a club.`);
     else setChosen({ name: file.name, text, summary });
@@ -97,7 +138,7 @@ function Restore() {
         A backup is brought back in the place of everything that is here. Take one of today first, so that you
         can go back.
       </Text>
-      <FileButton accept="application/json,.json" onChange={(file) => void choose(file)}>
+      <FileButton accept="application/json,.json,.gz" onChange={(file) => void choose(file)}>
         {(props) => (
           <Button {...props} variant="default" style={{ alignSelf: 'start' }}>
             Choose a backup

@@ -9,6 +9,8 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { PRESET_IDS, type PresetId } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { call } from '../api/client.ts';
+import type { Hall as HallRecord } from '../../core/records/hall.ts';
+import { hallsQuery } from '../api/club.ts';
 import { tablesQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { useViewer } from '../api/viewer.ts';
@@ -23,6 +25,7 @@ import { currentState } from '../table/tableChoice.ts';
 export function Hall() {
   const viewer = useViewer();
   const tables = useQuery(tablesQuery);
+  const halls = useQuery(hallsQuery);
   if (tables.data === undefined) return <Loading what="the tables" error={tables.error} />;
   const used = tables.data.filter((table) => !table.archived);
   const archived = tables.data.filter((table) => table.archived);
@@ -30,11 +33,20 @@ export function Hall() {
     <Stack>
       <Title order={1}>The hall</Title>
       {used.length === 0 && <Text>The club has no table in use. Add the first one below.</Text>}
-      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }} spacing="lg">
-        {used.map((table) => (
-          <TableTile key={table.id} table={table} />
-        ))}
-      </SimpleGrid>
+      {placesOf(used, halls.data ?? []).map(({ id, name, tables: here }) => (
+        <section key={id} aria-label={name}>
+          {name !== '' && (
+            <Title order={2} size="h3" mb="xs">
+              {name}
+            </Title>
+          )}
+          <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }} spacing="lg">
+            {here.map((table) => (
+              <TableTile key={table.id} table={table} />
+            ))}
+          </SimpleGrid>
+        </section>
+      ))}
       {archived.length > 0 && (
         <Text c="dimmed">
           Archived:{' '}
@@ -48,6 +60,27 @@ export function Hall() {
       )}
       {viewer.role === 'coach' && <AddTable />}
     </Stack>
+  );
+}
+
+interface Place {
+  readonly id: string;
+  /** Empty for tables of which nobody has said where they stand, while no hall has a name. */
+  readonly name: string;
+  readonly tables: readonly ClubTable[];
+}
+
+/** Tables by the hall in which they stand; a hall without tables is not shown. */
+function placesOf(tables: readonly ClubTable[], halls: readonly HallRecord[]): readonly Place[] {
+  const places = halls.map(({ id, name }) => ({
+    id,
+    name,
+    tables: tables.filter(({ hallId }) => hallId === id),
+  }));
+  const rest = tables.filter(({ hallId }) => !halls.some(({ id }) => id === hallId));
+  const named = places.filter((place) => place.tables.length > 0);
+  return [...named, { id: 'rest', name: named.length === 0 ? '' : 'Elsewhere', tables: rest }].filter(
+    (place) => place.tables.length > 0,
   );
 }
 

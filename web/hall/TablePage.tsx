@@ -19,6 +19,7 @@ import { CardChoicesForm } from './CardChoicesForm.tsx';
 import { CardHistory } from './CardHistory.tsx';
 import { CardNumbers } from './CardNumbers.tsx';
 import { cardInWords, roomInWords } from './cardWords.ts';
+import { HallOfTable } from './HallOfTable.tsx';
 import { ConditionsPanel } from './ConditionsPanel.tsx';
 import { currentState } from '../table/tableChoice.ts';
 
@@ -109,6 +110,7 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
           <Button component={Link} to={`/lab?table=${table.id}`} variant="default">
             Try it in the lab
           </Button>
+          {isCoach && <HallOfTable table={table} />}
           {isCoach && (
             <>
               <Button variant="default" loading={busy} onClick={() => void save(!table.archived)}>

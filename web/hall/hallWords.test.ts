@@ -11,6 +11,7 @@ const DAMP = { air: 'damp', warmth: 'ordinary', balls: 'dirty' } as const;
 function table(id: string, change: Partial<ClubTable> = {}): ClubTable {
   return {
     id,
+    hallId: null,
     name: id,
     preset: 'pool-9ft',
     archived: false,

@@ -16,6 +16,7 @@ import { KindPart } from './KindPart.tsx';
 import { MonthsPart } from './MonthsPart.tsx';
 import { NextDrills } from './NextDrills.tsx';
 import { filterOf } from './progressFilter.ts';
+import { PlayerCare } from './PlayerCare.tsx';
 import { ProgressFilters } from './ProgressFilters.tsx';
 import { Ratings } from './Ratings.tsx';
 import { ThumbPart } from './ThumbPart.tsx';
@@ -99,6 +100,7 @@ function PlayerHead({ player }: { readonly player: Player }) {
         </Text>
       </div>
       <Group className="no-print">
+        {viewer.role === 'coach' && <PlayerCare player={player} />}
         {viewer.role === 'coach' && <SignInCode player={player} />}
         {viewer.role === 'coach' && (
           <Button variant="default" onClick={() => void setArchived(!player.archived)}>

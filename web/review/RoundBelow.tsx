@@ -2,7 +2,9 @@ import { Button, Stack, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { Against } from './Against.tsx';
+import { RoundCare } from './RoundCare.tsx';
 import { RoundReview } from './RoundReview.tsx';
+import { useViewer } from '../api/viewer.ts';
 import { NextInGroup } from './NextInGroup.tsx';
 import { Proposals } from './Proposals.tsx';
 import type { OpenRound } from '../../core/records/openRound.ts';
@@ -16,6 +18,7 @@ interface RoundBelowProps {
 
 /** Below the buttons: the round against others while it runs; what it says and what is next when it is over. */
 export function RoundBelow({ open, course, scoring }: RoundBelowProps) {
+  const viewer = useViewer();
   const { round, document } = open;
   const { drill } = course.counting;
   const over = scoring.ended !== null;
@@ -55,6 +58,7 @@ export function RoundBelow({ open, course, scoring }: RoundBelowProps) {
               See the progress
             </Button>
             {scoring.attempts.length === 0 && <Text size="sm">Nothing was scored.</Text>}
+            {viewer.role === 'coach' && <RoundCare round={round} />}
           </Stack>
         </>
       )}

@@ -22,7 +22,14 @@ export function emptyPage(): void {
 }
 
 /** Who looks at what is shown. */
-const COACH: Viewer = { id: 'coach', clubId: 'club', club: 'Ferry Hall', role: 'coach', name: 'Morwenna' };
+const COACH: Viewer = {
+  id: 'coach',
+  clubId: 'club',
+  club: 'Ferry Hall',
+  role: 'coach',
+  name: 'Morwenna',
+  keeper: false,
+};
 
 /** Shows a component as the interface does, without its frame, to a coach. */
 export function show(content: ReactNode) {
