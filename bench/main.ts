@@ -2,7 +2,7 @@ import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
 import { drag } from './drag.ts';
-import { playerPage } from './playerPage.ts';
+import { millions, playerPage } from './playerPage.ts';
 import { print, type Figure } from './report.ts';
 import { attempts, firstPage } from './server.ts';
 import { simulations } from './simulation.ts';
@@ -22,12 +22,16 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'web.first-page': firstPage,
   'web.drag': drag,
   'server.attempt': attempts,
-  'server.player.page': playerPage,
+  'server.page': playerPage,
 };
+
+/** What takes long is run when it is named, and never among the others. */
+const LONG: Readonly<Record<string, () => Promise<readonly Figure[]>>> = { 'server.millions': millions };
 
 const json = process.argv.includes('--json');
 const words = process.argv.slice(2).filter((word) => !word.startsWith('--'));
-for (const [name, run] of Object.entries(BENCHMARKS)) {
+const asked = Object.entries(LONG).filter(([name]) => words.includes(name));
+for (const [name, run] of [...Object.entries(BENCHMARKS), ...asked]) {
   if (words.length === 0 || words.some((word) => name.startsWith(word) || word.startsWith(name)))
     for (const figure of [await run()].flat()) print(figure, json);
 }

@@ -22,6 +22,7 @@ import { keepDueBackups } from './exports/nightly.ts';
 import { openRestoreThread } from './exports/restoreThread.ts';
 import { requestNow } from './http/asking.ts';
 import { limitSockets } from './http/sockets.ts';
+import { answerMeasures } from './measure.ts';
 
 /**
  * The server's process. Environment: DATABASE_URL, PORT, JOLLY_HOST (127.0.0.1), JOLLY_DEMO=1 for the demo club,
@@ -82,6 +83,7 @@ const server = serve({
   hostname: env['JOLLY_HOST'] ?? '127.0.0.1',
 });
 limitSockets(server);
+answerMeasures();
 server.on('listening', () => {
   process.send?.('listening');
   void solveDrills().catch((error: unknown) => log.warn({ err: error }, 'drills are not solved ahead'));

@@ -1,19 +1,25 @@
-import { type InferType, array, boolean, object, string } from 'yup';
+import { type InferType, array, boolean, mixed, object, string } from 'yup';
 import { RESULT_UNITS } from '../counting/result.ts';
 import { LEVEL_NAMES } from '../player/levels.ts';
 import { MISSING, UNKNOWN, choice, count, finite } from './fields.ts';
 
-const share = () => finite().min(0, '${path} must be at least 0').max(1.000001, '${path} must be at most 1');
+/** Sums of shares may be a little off. */
+const LARGEST = 1.000001;
+const share = () => finite().min(0, '${path} must be at least 0').max(LARGEST, '${path} must be at most 1');
+
+/** In one look: a distribution has up to ten thousand entries, and each one's own checks add up. */
+const isNumbers = (value: unknown): value is number[] => Array.isArray(value) && value.every(Number.isFinite);
 
 export const levelBenchmarkSchema = object({
   level: string().strict().required(MISSING).oneOf(LEVEL_NAMES, '${path} is not a level'),
   /** Share of the shots that pot the ball and keep the cue ball; null where whole rounds were played. */
   potted: share().nullable().defined(MISSING),
   /** Probability of each score of a whole round, from 0 up. */
-  round: array(share())
+  round: mixed<number[]>({ check: isNumbers })
+    .typeError('${path} must be a list of shares')
     .required(MISSING)
-    .min(2, '${path} is too short')
-    .max(10_001, '${path} is too long')
+    .test('length', '${path} must hold 2 to 10001 shares', ({ length }) => length >= 2 && length <= 10_001)
+    .test('shares', '${path} must hold shares from 0 to 1', (round) => round.every((p) => p >= 0 && p <= LARGEST))
     .test(
       'sum',
       '${path} must sum to 1',

@@ -193,9 +193,14 @@ async function waitUntilReady(url: string, child: ChildProcess, places: Places):
  * account; creates it when the folder is new, and recovers it after a crash.
  * @param root the folder that holds all of it
  * @param wantedPort a free one when left out
+ * @param more further settings of the server
  * @throws StartError with a sentence when it will not start
  */
-export async function startDatabase(root: string, wantedPort?: number): Promise<OwnDatabase> {
+export async function startDatabase(
+  root: string,
+  wantedPort?: number,
+  more: readonly string[] = [],
+): Promise<OwnDatabase> {
   const places = placesIn(root);
   const account = await databaseAccount();
   try {
@@ -229,6 +234,7 @@ export async function startDatabase(root: string, wantedPort?: number): Promise<
       '--collation-server=utf8mb4_unicode_ci',
       '--innodb-buffer-pool-size=256M',
       '--performance-schema=OFF',
+      ...more,
       ...(account === undefined ? [] : [`--user=${account.name}`]),
     ],
     // A group of its own: Ctrl-C reaches us first, and we stop it when the server is done with it.

@@ -17,6 +17,12 @@ export const MARIADB: DebianProgram = {
   programs: ['/usr/sbin/mariadbd', '/usr/bin/mariadb-install-db', '/usr/bin/my_print_defaults'],
 };
 
+export const GALERA: DebianProgram = {
+  what: 'Galera, with which several MariaDB servers are one',
+  packages: ['galera-4'],
+  programs: ['/usr/lib/galera/libgalera_smm.so'],
+};
+
 export const CHROMIUM: DebianProgram = {
   what: 'Chromium',
   packages: ['chromium'],

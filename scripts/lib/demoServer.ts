@@ -1,11 +1,14 @@
 import getPort from 'get-port';
 import { ensureBuilt } from './build.ts';
-import { startServer, stopServer } from './server.ts';
+import type { Measured } from '../../server/measure.ts';
+import { measureServer, startServer, stopServer } from './server.ts';
 import { startThrowawayDatabase } from './throwawayDatabase.ts';
 
 interface DemoServer {
   readonly url: string;
   readonly databaseUrl: string;
+  /** What the server says of itself. */
+  readonly measure: () => Promise<Measured>;
 }
 
 /**
@@ -21,7 +24,11 @@ export async function withDemoServer<T>(
   const port = String(await getPort({ host: '127.0.0.1' }));
   const server = await startServer({ DATABASE_URL: database.url, PORT: port, JOLLY_DEMO: '1', ...env });
   try {
-    return await work({ url: `http://127.0.0.1:${port}`, databaseUrl: database.url });
+    return await work({
+      url: `http://127.0.0.1:${port}`,
+      databaseUrl: database.url,
+      measure: () => measureServer(server),
+    });
   } finally {
     await stopServer(server);
     await database.end();

@@ -1,5 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
+import { number, object } from 'yup';
+import type { Measured } from '../../server/measure.ts';
 import { StartError } from './report.ts';
 
 const START_LIMIT_MS = 60_000;
@@ -37,4 +39,13 @@ export async function stopServer(child: ChildProcess): Promise<void> {
   const ended = new Promise((resolve) => child.once('exit', resolve));
   child.kill('SIGTERM');
   await ended;
+}
+
+const measuredSchema = object({ delayP99: number().required(), residentMB: number().required() }).required();
+
+/** What a server says of itself: how late its turns came since it was asked last, and its memory. */
+export async function measureServer(child: ChildProcess): Promise<Measured> {
+  const answer = new Promise((resolve) => child.once('message', resolve));
+  child.send('measure');
+  return measuredSchema.validate(await answer);
 }

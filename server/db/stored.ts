@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { ValidationError } from 'yup';
 import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import { attemptLogSchema, countedSchema } from '../../core/records/attempt.ts';
@@ -69,11 +70,19 @@ function upToDate(steps: readonly Step[], value: unknown): unknown {
   return steps.slice(v - 1).reduce<Fields>((older, step) => step(older), document);
 }
 
+/** Of what is read again and again with every page the newest are kept as they were read: nobody changes them. */
+const OFTEN: readonly StoredName[] = ['log', 'counted', 'result'];
+const remembered = new LRUCache<string, object>({ max: 10_000 });
+
 /** What a JSON column says, checked. @throws ValidationError or SyntaxError for one that is damaged */
 export function fromStored<N extends StoredName>(name: N, column: unknown): Value<N> {
+  const key = OFTEN.includes(name) && typeof column === 'string' ? `${name} ${column}` : undefined;
+  const known = key === undefined ? undefined : remembered.get(key);
   const { schema, steps } = KINDS[name];
+  const value = known ?? schema.validateSync(upToDate(steps, parseJson(column)));
+  if (key !== undefined && known === undefined && typeof value === 'object') remembered.set(key, value);
   // The kinds are told apart by their name, which TypeScript does not follow through the table.
-  return schema.validateSync(upToDate(steps, parseJson(column))) as Value<N>;
+  return value as Value<N>;
 }
 
 /** A document as it is put into a JSON column. One of the first version says nothing of it, as those from before. */

@@ -16,6 +16,7 @@ import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.t
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
+import { isDuplicate } from '../db/errors.ts';
 import { inTransaction, type DatabasePool } from '../db/pool.ts';
 import { planFor } from '../drills/plans.ts';
 import { DEMO_CLUB, DEMO_COACHES, DEMO_OTHER_ROUNDS, DEMO_PLAYER_SIGN_IN, DEMO_PLAYERS } from './people.ts';
@@ -39,7 +40,7 @@ export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean
   const passwords = await Promise.all(
     [...DEMO_COACHES, DEMO_PLAYER_SIGN_IN].map((p) => hashPassword(p.password)),
   );
-  await inTransaction(pool, async (db) => {
+  const made = inTransaction(pool, async (db) => {
     const clubId = idOf(DEMO_CLUB);
     await claimInstallation(db);
     await insertClub(db, clubId, DEMO_CLUB);
@@ -90,7 +91,14 @@ export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean
       await storeBenchmarks(db, entry, tableOfCard(homeOf(entry).card, null));
     }
   });
-  return true;
+  try {
+    await made;
+    return true;
+  } catch (error) {
+    // Of two servers that start at once the other one was first: its club is there.
+    if (isDuplicate(error) && (await countClubs(pool)) > 0) return false;
+    throw error;
+  }
 }
 
 async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: number): Promise<void> {

@@ -14,7 +14,13 @@ import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { DamagedRowError } from '../db/damaged.ts';
 import type { Database } from '../db/pool.ts';
 import { LIBRARY, type StoredDrill } from '../db/queries/drills.ts';
-import type { KeptResult, RoundHead, StoredRound } from '../db/queries/rounds.ts';
+import {
+  countAttempts,
+  withAttempts,
+  type KeptResult,
+  type RoundHead,
+  type StoredRound,
+} from '../db/queries/rounds.ts';
 import { planFor, revisionOf } from '../drills/plans.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import type { PlayedTable } from '../tables/states.ts';
@@ -86,34 +92,37 @@ async function ifReadable<T>(read: () => Promise<T>): Promise<T | undefined> {
   }
 }
 
-/** Rounds in short, those that can be read. */
+/** Rounds in short, those that can be read; the attempts of those with a kept result are only counted. */
 export async function summariesOf(
   db: Database,
   clubId: string,
-  rounds: readonly StoredRound[],
+  heads: readonly RoundHead[],
 ): Promise<RoundSummary[]> {
-  const read = await Promise.all(rounds.map((round) => ifReadable(() => summaryOf(db, clubId, round))));
-  return read.flatMap((each) => each ?? []);
-}
-
-async function summaryOf(db: Database, clubId: string, stored: StoredRound): Promise<RoundSummary> {
-  const { id, player, drill, stage, table, attempts, result, startedAt, endedAt } = await withResult(
+  const uncounted = heads.filter(({ result }) => result === undefined);
+  const counted = await withResults(db, clubId, await withAttempts(db, uncounted));
+  const results = new Map(counted.map(({ id, result }) => [id, result]));
+  const played = await countAttempts(
     db,
-    clubId,
-    stored,
+    heads.map(({ id }) => id),
   );
-  return {
-    id,
-    playerId: player.id,
-    player: player.name,
-    drill,
-    stage,
-    table: table.name,
-    result,
-    played: attempts.length,
-    startedAt,
-    endedAt,
-  };
+  return heads.flatMap(({ id, player, drill, stage, table, startedAt, endedAt, ...head }) => {
+    const result = head.result ?? results.get(id);
+    if (result === undefined) return [];
+    return [
+      {
+        id,
+        playerId: player.id,
+        player: player.name,
+        drill,
+        stage,
+        table: table.name,
+        result,
+        played: played.get(id) ?? 0,
+        startedAt,
+        endedAt,
+      },
+    ];
+  });
 }
 
 /** Whether a drill can be played on a table: a planned stroke must do its work there. @throws Refusal when not */

@@ -1,5 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { attemptSchema, type Conflict, type StoredAttempt } from '../../../core/records/storedAttempt.ts';
+import type { Conflict, StoredAttempt } from '../../../core/records/storedAttempt.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../../../core/records/attempt.ts';
 import { readable, readableRows, wholeRow } from '../damaged.ts';
@@ -42,7 +42,7 @@ function earlyLog({ outcome, landing }: Pick<StoredAttempt, 'outcome' | 'landing
 function attemptOf(row: AttemptRow): StoredAttempt {
   const landing =
     row.landing_x === null || row.landing_y === null ? null : { x: row.landing_x, y: row.landing_y };
-  return attemptSchema.validateSync({
+  return {
     id: row.id,
     ordinal: row.ordinal,
     outcome: row.outcome,
@@ -60,7 +60,7 @@ function attemptOf(row: AttemptRow): StoredAttempt {
       row.changed_at === null || row.change_reason === null
         ? null
         : { reason: row.change_reason, by: row.changer ?? '', at: row.changed_at.toISOString() },
-  });
+  };
 }
 
 /** The standing attempts of some rounds, by round, in their order. */

@@ -1,8 +1,10 @@
+import { LRUCache } from 'lru-cache';
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
 import type { DrillRevision } from '../../../core/records/drillRevision.ts';
 import type { Drill } from '../../../core/records/drill.ts';
-import { readableRows, wholeRow } from '../damaged.ts';
+import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { epochOf } from '../epochs.ts';
 import { isDuplicate } from '../errors.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
@@ -16,7 +18,13 @@ interface RevisionRow extends RowDataPacket {
   document: unknown;
 }
 
-interface ListedRow extends RevisionRow {
+interface HeadRow {
+  owner: string;
+  slug: string;
+  revision: number;
+}
+
+interface ListedRow extends RowDataPacket, HeadRow {
   archived: number;
   favourite: number;
 }
@@ -36,6 +44,34 @@ export interface StoredDrill extends DrillEntry {
 
 function storedOf({ owner, revision, document }: RevisionRow): StoredDrill {
   return { owner, revision, document: fromStored('drill', document) };
+}
+
+/** Texts that lists were asked for: a revision never changes within an epoch of its club. */
+const listed = new LRUCache<string, StoredDrill>({ max: 2_000 });
+const keyOf = ({ owner, slug, revision }: HeadRow) => [owner, epochOf(owner), slug, revision].join('|');
+
+/** The texts of some revisions, read where they are not remembered. */
+async function textsOf(db: Database, heads: readonly HeadRow[]): Promise<ReadonlyMap<string, StoredDrill>> {
+  const texts = new Map<string, StoredDrill>();
+  const unknown: HeadRow[] = [];
+  for (const head of heads) {
+    const known = listed.get(keyOf(head));
+    if (known === undefined) unknown.push(head);
+    else texts.set(keyOf(head), known);
+  }
+  if (unknown.length === 0) return texts;
+  const [rows] = await db.execute<(RevisionRow & HeadRow)[]>(
+    `SELECT owner, slug, revision, document FROM drill_revisions
+     WHERE (owner, slug, revision) IN (${unknown.map(() => '(?, ?, ?)').join(', ')})`,
+    unknown.flatMap(({ owner, slug, revision }) => [owner, slug, revision]),
+  );
+  for (const row of rows) {
+    const text = readable('drill_revisions', row.slug, () => storedOf(row));
+    if (text === undefined) continue;
+    listed.set(keyOf(row), text);
+    texts.set(keyOf(row), text);
+  }
+  return texts;
 }
 
 /**
@@ -100,7 +136,7 @@ export async function listDrills(
   slug?: string,
 ): Promise<ListedDrill[]> {
   const [rows] = await db.execute<ListedRow[]>(
-    `SELECT d.owner, d.revision, d.document, c.archived_at IS NOT NULL AS archived, f.slug IS NOT NULL AS favourite
+    `SELECT d.owner, d.slug, d.revision, c.archived_at IS NOT NULL AS archived, f.slug IS NOT NULL AS favourite
      ${NEWEST}
      LEFT JOIN club_drills c ON c.club_id = ? AND c.slug = d.slug
      LEFT JOIN favourite_drills f ON f.person_id = ? AND f.slug = d.slug
@@ -108,15 +144,19 @@ export async function listDrills(
      ORDER BY d.slug`,
     [clubId, personId, LIBRARY, slug ?? null, slug ?? null],
   );
-  return readableRows('drill_revisions', rows, (row) => {
-    const { owner, revision, document } = storedOf(row);
-    return {
-      revision,
-      document,
-      own: owner === clubId,
-      archived: row.archived === 1,
-      favourite: row.favourite === 1,
-    };
+  const texts = await textsOf(db, rows);
+  return rows.flatMap((row) => {
+    const text = texts.get(keyOf(row));
+    if (text === undefined) return [];
+    return [
+      {
+        revision: row.revision,
+        document: text.document,
+        own: row.owner === clubId,
+        archived: row.archived === 1,
+        favourite: row.favourite === 1,
+      },
+    ];
   });
 }
 

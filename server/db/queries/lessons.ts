@@ -1,5 +1,5 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { lessonSchema, type Lesson, type LessonDocument } from '../../../core/records/lesson.ts';
+import type { Lesson, LessonDocument } from '../../../core/records/lesson.ts';
 import { readableRows, wholeRow } from '../damaged.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
@@ -17,13 +17,13 @@ const SELECT = `SELECT l.id, l.version, l.held_by, p.name AS holder, l.archived_
   FROM lessons l JOIN people p ON p.id = l.held_by`;
 
 function lessonOf(row: LessonRow): Lesson {
-  return lessonSchema.validateSync({
+  return {
     id: row.id,
     version: row.version,
     heldBy: { id: row.held_by, name: row.holder },
     archived: row.archived_at !== null,
     document: fromStored('lesson', row.document),
-  });
+  };
 }
 
 export async function findLesson(db: Database, clubId: string, id: string): Promise<Lesson | undefined> {

@@ -1,5 +1,5 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
-import { reportSchema, type Report, type ReportDocument } from '../../../core/records/report.ts';
+import type { Report, ReportDocument } from '../../../core/records/report.ts';
 import { readableRows, wholeRow } from '../damaged.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
@@ -18,14 +18,14 @@ const SELECT = `SELECT r.id, r.version, r.player_id, p.name AS player, w.name AS
   FROM reports r JOIN people p ON p.id = r.player_id JOIN people w ON w.id = r.written_by`;
 
 function reportOf(row: ReportRow): Report {
-  return reportSchema.validateSync({
+  return {
     id: row.id,
     version: row.version,
     player: { id: row.player_id, name: row.player },
     writtenBy: row.writer,
     archived: row.archived_at !== null,
     document: fromStored('report', row.document),
-  });
+  };
 }
 
 export async function findReport(db: Database, clubId: string, id: string): Promise<Report | undefined> {

@@ -314,18 +314,32 @@ export async function findUnderWay(db: Database, id: string): Promise<AttemptLog
   return stored === null ? null : (readable('rounds', id, () => fromStored('log', stored)) ?? null);
 }
 
-/** Newest first, with their attempts. @param playerId only this player's; everybody's when undefined */
+/** How many attempts stand in each of some rounds. */
+export async function countAttempts(
+  db: Database,
+  roundIds: readonly string[],
+): Promise<ReadonlyMap<string, number>> {
+  if (roundIds.length === 0) return new Map();
+  const [rows] = await db.execute<(RowDataPacket & { round_id: string; n: number })[]>(
+    `SELECT round_id, COUNT(*) AS n FROM attempts
+     WHERE standing = 1 AND round_id IN (${roundIds.map(() => '?').join(', ')}) GROUP BY round_id`,
+    [...roundIds],
+  );
+  return new Map(rows.map(({ round_id: id, n }) => [id, n]));
+}
+
+/** Newest first, without their attempts. @param playerId only this player's; everybody's when undefined */
 export async function listNewest(
   db: Database,
   clubId: string,
   which: { readonly ended: boolean; readonly playerId: string | undefined; readonly limit: number },
-): Promise<StoredRound[]> {
+): Promise<RoundHead[]> {
   const [rows] = await db.execute<RoundRow[]>(
     `${ROUND_SELECT} WHERE r.removed_at IS NULL AND r.club_id = ? AND (r.ended_at IS NOT NULL) = ? AND (? IS NULL OR r.player_id = ?)
      ORDER BY r.started_at DESC LIMIT ${String(Math.trunc(which.limit))}`,
     [clubId, which.ended ? 1 : 0, which.playerId ?? null, which.playerId ?? null],
   );
-  return withAttempts(db, readableRows('rounds', rows, headOf));
+  return readableRows('rounds', rows, headOf);
 }
 
 /** Keeps what was proposed after a round and what became of it. */
