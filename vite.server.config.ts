@@ -12,6 +12,7 @@ export default defineConfig({
         main: 'server/main.ts',
         benchmarkWorker: 'server/benchmarks/worker.ts',
         callWorker: 'server/calls/worker.ts',
+        planWorker: 'server/drills/planWorker.ts',
         restoreWorker: 'server/exports/restoreWorker.ts',
       },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },

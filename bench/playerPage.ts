@@ -123,7 +123,7 @@ async function pages(name: string, shots: number, clubs: number): Promise<readon
       { name: `${name}.player.first`, value: player[0] ?? NaN, unit: 'ms' },
       { name: `${name}.club`, value: quantile(club, 0.95), unit: 'ms', wanted: 'under 400' },
       { name: `${name}.shots`, value: made, unit: 'shots in the database' },
-      { name: `${name}.rounds`, value: Number(rounds), unit: 'rounds a player and year (mean)' },
+      { name: `${name}.rounds`, value: rounds, unit: 'rounds a player and year (mean)' },
     ];
   });
 }

@@ -1,5 +1,6 @@
 import type { DatabasePool } from './db/pool.ts';
 import type { Logger } from 'pino';
+import type { EnsurePlan } from './drills/planThread.ts';
 import type { ScoreCall } from './calls/thread.ts';
 import type { Restore } from './exports/restoreThread.ts';
 import type { Welcome } from '../core/records/account.ts';
@@ -24,6 +25,8 @@ export interface Dependencies {
   readonly backupFolder?: string;
   /** Whether a proxy stands before this server, which says from where a request comes. */
   readonly behindProxy?: boolean;
+  /** Solves a drill beside those who wait; without it the first who asks solves it. */
+  readonly ensurePlan?: EnsurePlan;
   /** Folder of the built interface, when this server serves it. */
   readonly webFolder?: string;
 }

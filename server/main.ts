@@ -1,7 +1,6 @@
 import path from 'node:path';
 import { serve } from '@hono/node-server';
 import { pino } from 'pino';
-import { UnplayableDrillError } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
@@ -17,11 +16,12 @@ import { tellDamagedTo } from './db/damaged.ts';
 import { loadDemo } from './demo/load.ts';
 import { DEMO_SIGN_INS } from './demo/people.ts';
 import { readLibrary, storeLibrary } from './drills/library.ts';
-import { planFor } from './drills/plans.ts';
+import { openPlanThread } from './drills/planThread.ts';
 import { keepDueBackups } from './exports/nightly.ts';
 import { openRestoreThread } from './exports/restoreThread.ts';
 import { requestNow } from './http/asking.ts';
 import { limitSockets } from './http/sockets.ts';
+import { warmUp } from './rounds/warmUp.ts';
 import { answerMeasures } from './measure.ts';
 
 /**
@@ -55,10 +55,18 @@ const benchmarks = threads && new BenchmarkQueue({ pool, log, run: threads.run, 
 /** A club's first backup waits until the start is over; then it is looked every ten minutes whether one is due. */
 const FIRST_BACKUP_MS = 60_000;
 const BACKUPS_MS = 600_000;
+/** Drills are solved ahead when the first have come in, and with pauses: whoever scores goes first. */
+const SOLVE_AFTER_MS = 20_000;
+const SOLVE_PAUSE_MS = 250;
 /** Jobs of a server that is gone are taken over by whoever looks. */
 const LOOK_MS = 20_000;
 
+// Read before anybody asks: the list of drills is what most pages begin with.
+const library = await listLibrary(pool);
+await pool.fill();
+warmUp(library);
 const calls = openCallThread();
+const plans = openPlanThread();
 const restoring = openRestoreThread(url);
 const backupFolder = env['JOLLY_BACKUPS'];
 const backupsKept = Math.max(1, Math.trunc(Number(env['JOLLY_BACKUPS_KEPT'] ?? 14)) || 14);
@@ -67,6 +75,7 @@ const app = createApp({
   pool,
   restore: restoring.restore,
   scoreCall: calls.score,
+  ensurePlan: plans.ensure,
   behindProxy: env['JOLLY_PROXY'] === '1',
   ...(backupFolder === undefined ? {} : { backupFolder }),
   log,
@@ -86,7 +95,9 @@ limitSockets(server);
 answerMeasures();
 server.on('listening', () => {
   process.send?.('listening');
-  void solveDrills().catch((error: unknown) => log.warn({ err: error }, 'drills are not solved ahead'));
+  setTimeout(() => {
+    void solveDrills().catch((error: unknown) => log.warn({ err: error }, 'drills are not solved ahead'));
+  }, SOLVE_AFTER_MS).unref();
   if (backupFolder !== undefined) {
     const nightly = () =>
       void keepDueBackups({ pool, log, root: backupFolder, most: backupsKept }, new Date()).catch(
@@ -105,19 +116,13 @@ server.on('error', (error: Error) => {
   process.exit(1);
 });
 
-/** Solves the drills in the idle time after the start, one a turn, so that no first score waits for it. */
+/** Solves the drills after the start, one after the other and beside the server, so that no first score waits for it. */
 async function solveDrills(): Promise<void> {
-  for (const entry of await listLibrary(pool)) {
-    if (isPositionDrill(entry.document)) {
-      for (let stage = 1; stage <= entry.document.stages.length; stage++) {
-        await new Promise((resolve) => setImmediate(resolve));
-        try {
-          planFor(entry, stage, buildTable(entry.document.table));
-        } catch (error) {
-          // Such a drill is refused when somebody wants to play it, with the reason.
-          if (!(error instanceof UnplayableDrillError)) throw error;
-        }
-      }
+  for (const entry of library) {
+    if (!isPositionDrill(entry.document)) continue;
+    for (let stage = 1; stage <= entry.document.stages.length; stage++) {
+      await plans.ensure(entry, stage, buildTable(entry.document.table));
+      await new Promise((resolve) => setTimeout(resolve, SOLVE_PAUSE_MS).unref());
     }
   }
 }
@@ -127,6 +132,7 @@ async function leave(): Promise<void> {
   await threads?.close();
   await restoring.close();
   await calls.close();
+  await plans.close();
   await released;
   await pool.end();
   process.exit(0);

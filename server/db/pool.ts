@@ -145,6 +145,12 @@ export class DatabasePool implements Database {
     }
   }
 
+  /** Opens all connections of the node, so that nobody waits for one in the first seconds. */
+  async fill(): Promise<void> {
+    const taken = await Promise.all(Array.from({ length: CONNECTIONS }, () => this.getConnection()));
+    for (const connection of taken) connection.release();
+  }
+
   async end(): Promise<void> {
     await Promise.all(this.#pools.map((pool) => pool.end()));
   }

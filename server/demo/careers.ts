@@ -12,7 +12,7 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';
 import type { StoredDrill } from '../db/queries/drills.ts';
-import { endRound, insertRound, type NewRoundRow } from '../db/queries/rounds.ts';
+import { endRound, insertRound, storeResult, type NewRoundRow } from '../db/queries/rounds.ts';
 import { planFor } from '../drills/plans.ts';
 import { countFor, keptOf } from '../rounds/counting.ts';
 import { causeOf } from './causes.ts';
@@ -143,10 +143,10 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   await endRound(db, round.id, {
     at: new Date(round.startedAt + (shots + 1) * SECONDS_PER_SHOT * 1000),
     early: false,
-    ...keptOf(
-      entry,
-      { stage: stageNumber, ladderStart: 0, table: { preset: entry.document.table } },
-      attempts,
-    ),
   });
+  await storeResult(
+    db,
+    round.id,
+    keptOf(entry, { stage: stageNumber, ladderStart: 0, table: { preset: entry.document.table } }, attempts),
+  );
 }

@@ -9,7 +9,7 @@ import type { Table } from '../../core/table/table.ts';
 import { wholeRound, type VirtualAttempt, type VirtualRounds } from '../../core/virtual/playRound.ts';
 import { insertAttempt } from '../db/queries/attempts.ts';
 import type { StoredDrill } from '../db/queries/drills.ts';
-import { endRound, insertRound, type NewRoundRow } from '../db/queries/rounds.ts';
+import { endRound, insertRound, storeResult, type NewRoundRow } from '../db/queries/rounds.ts';
 import { countFor, keptOf } from '../rounds/counting.ts';
 
 const SECONDS_PER_ATTEMPT = 50;
@@ -113,6 +113,6 @@ export async function storeVirtualRound(
   await endRound(db, row.id, {
     at: new Date(row.startedAt.getTime() + (attempts.length + 1) * SECONDS_PER_ATTEMPT * 1000),
     early: false,
-    ...keptOf(entry, { ...row, table: { preset: entry.document.table } }, attempts),
   });
+  await storeResult(db, row.id, keptOf(entry, { ...row, table: { preset: entry.document.table } }, attempts));
 }

@@ -47,23 +47,30 @@ export async function readableRevision(
  */
 const solved = new LRUCache<string, PlannedShot>({ max: 300 });
 
+/** Tells plans apart. */
+export const planKey = ({ owner, document, revision }: StoredDrill, stage: number, table: Table) =>
+  [owner, epochOf(owner), document.slug, revision, stage, tableFingerprint(table)].join('|');
+
+export const knownPlan = (key: string): boolean => solved.has(key);
+
+/** Keeps a plan that was solved elsewhere. */
+export function rememberPlan(key: string, plan: PlannedShot): void {
+  solved.set(key, plan);
+}
+
 /**
  * The planned stroke of a position drill at a stage on a table.
  * @throws UnplayableDrillError when the drill cannot be played there, or has no single shot to plan
  */
-export function planFor(
-  { owner, document, revision }: StoredDrill,
-  stage: number,
-  table: Table,
-): PlannedShot {
-  const key = `${owner}|${String(epochOf(owner))}|${document.slug}|${String(revision)}|${String(stage)}|${tableFingerprint(table)}`;
+export function planFor(entry: StoredDrill, stage: number, table: Table): PlannedShot {
+  const key = planKey(entry, stage, table);
   const known = solved.get(key);
   if (known !== undefined) return known;
-  const drill = atStage(document, stage);
+  const drill = atStage(entry.document, stage);
   if (!isPositionDrill(drill)) {
     throw new UnplayableDrillError(`${drill.slug}: it is not a drill of one planned shot`);
   }
   const plan = planShot(drill, table);
-  solved.set(key, plan);
+  rememberPlan(key, plan);
   return plan;
 }

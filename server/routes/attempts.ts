@@ -58,6 +58,7 @@ export function attemptRoutes(deps: Dependencies) {
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     const played = await tableOf(deps, viewer, round);
     requireOnCloth(body, played);
+    await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = countFor(entry, played, round, { id, ...body });
     const { created, ...stored } = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
       const known = await findAttempt(db, id);
@@ -116,6 +117,7 @@ export function attemptRoutes(deps: Dependencies) {
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     const played = await tableOf(deps, viewer, round);
     requireOnCloth({ log }, played);
+    await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
       const { attempt: before, undone, recordedBy } = await attemptOf(db, head, c.req.param('attempt'));
       await requireMayRewrite(db, viewer, recordedBy);
@@ -138,6 +140,7 @@ export function attemptRoutes(deps: Dependencies) {
     const played = await tableOf(deps, viewer, round);
     requireOnCloth({ log }, played);
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
+    await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
       const { attempt: before, recordedBy } = await attemptOf(db, head, c.req.param('attempt'));
       await requireMayRewrite(db, viewer, recordedBy);

@@ -16,7 +16,9 @@ import {
   reopenRound,
   storeAdvice,
   storeUnderWay,
+  type RoundHead,
 } from '../db/queries/rounds.ts';
+import type { Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { revisionOf } from '../drills/plans.ts';
 import { readBody } from '../http/body.ts';
@@ -51,6 +53,7 @@ export function roundRoutes(deps: Dependencies) {
     if (entry.document.stages[body.stage - 1] === undefined) {
       throw new Refusal(400, 'stage is not one of the drill', 'stage');
     }
+    await deps.ensurePlan?.(entry, body.stage, played.table);
     requirePlayable(entry, body.stage, played);
     if (body.lesson !== null) await visibleLesson(deps, viewer, body.lesson.id);
     await insertRound(deps.pool, {
@@ -87,11 +90,12 @@ export function roundRoutes(deps: Dependencies) {
     const setting = { card: state.card, conditions: state.conditions?.conditions ?? null };
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     const { clubId } = viewer;
-    await changeRound(deps.pool, clubId, round.id, async (db, head) => {
+    const end = async (db: Database, head: RoundHead) => {
       await endRound(db, head.id, { at: new Date(body.endedAt), early: body.early });
       // A rating needs to know what the levels score here.
       await queueBenchmark(db, entry, round.stage, { setting, fingerprint, clubId });
-    });
+    };
+    await changeRound(deps.pool, clubId, round.id, end, true);
     deps.wakeBenchmarks?.();
     return c.json({});
   });

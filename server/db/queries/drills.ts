@@ -3,7 +3,7 @@ import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
 import type { DrillRevision } from '../../../core/records/drillRevision.ts';
 import type { Drill } from '../../../core/records/drill.ts';
-import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { readable, wholeRow } from '../damaged.ts';
 import { epochOf } from '../epochs.ts';
 import { isDuplicate } from '../errors.ts';
 import { fromStored, toStored } from '../stored.ts';
@@ -121,11 +121,12 @@ const NEWEST = `FROM drill_revisions d
 
 /** The newest revision of every drill that ships. */
 export async function listLibrary(db: Database): Promise<StoredDrill[]> {
-  const [rows] = await db.execute<RevisionRow[]>(
-    `SELECT d.owner, d.revision, d.document ${NEWEST} WHERE d.owner = ? ORDER BY d.slug`,
+  const [rows] = await db.execute<(RowDataPacket & HeadRow)[]>(
+    `SELECT d.owner, d.slug, d.revision ${NEWEST} WHERE d.owner = ? ORDER BY d.slug`,
     [LIBRARY],
   );
-  return readableRows('drill_revisions', rows, storedOf);
+  const texts = await textsOf(db, rows);
+  return rows.flatMap((row) => texts.get(keyOf(row)) ?? []);
 }
 
 /** What somebody of a club can choose from: the club's own drills, and those that ship unless one of its own is called the same. */
