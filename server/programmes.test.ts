@@ -64,6 +64,21 @@ describe('a programme', () => {
     expect((await call('PUT', `/${id}`, { document: other, basedOn: 2 })).status).toBe(400);
   });
 
+  it('begins on a Monday, on a day that there is; its calendar is one line an entry whatever is noted', async () => {
+    for (const startDay of ['2026-11-24', '2026-11-31', '0000-00-00', '2201-01-05']) {
+      const bad = await call('PUT', `/${randomUUID()}`, { document: programme({ startDay }), basedOn: null });
+      expect([startDay, bad.status]).toEqual([startDay, 400]);
+    }
+    const note = 'first\rDTSTART:19700101\r\nsecond\u2028third\u0007';
+    const id = await stored(programme({ items: [{ ...entry('2026-11-24'), note }], title: 'Weeks\rX:1' }));
+    const calendar = await (await call('GET', `/${id}/calendar.ics`)).text();
+    // Lines end with CR LF and nothing else; what was noted stays inside its line.
+    const inside = calendar.replaceAll('\r\n', '');
+    for (const odd of ['\r', '\u2028', '\u0007']) expect(inside).not.toContain(odd);
+    expect(calendar.split('\r\n').filter((line) => line.startsWith('DTSTART'))).toHaveLength(2);
+    expect(calendar.split('\r\n').some((line) => line.startsWith('X:1'))).toBe(false);
+  });
+
   it('refuses what is wrong by the name of its field', async () => {
     const bad = await call('PUT', `/${randomUUID()}`, {
       document: programme({ startDay: 'soon' }),

@@ -19,7 +19,9 @@ export const levelBenchmarkSchema = object({
     .typeError('${path} must be a list of shares')
     .required(MISSING)
     .test('length', '${path} must hold 2 to 10001 shares', ({ length }) => length >= 2 && length <= 10_001)
-    .test('shares', '${path} must hold shares from 0 to 1', (round) => round.every((p) => p >= 0 && p <= LARGEST))
+    .test('shares', '${path} must hold shares from 0 to 1', (round) =>
+      round.every((p) => p >= 0 && p <= LARGEST),
+    )
     .test(
       'sum',
       '${path} must sum to 1',

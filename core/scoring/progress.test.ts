@@ -31,6 +31,17 @@ describe('a player’s course', () => {
     expect(progressIn([{ day: 3, rating: 40 }])).toMatchObject({ course: 'too few', slope: undefined });
   });
 
+  it('is told for however many rounds of however few weeks: a hundred and sixty in one, or in three', () => {
+    const within = (days: number, climb: number): ProgressPoint[] =>
+      Array.from({ length: 160 }, (_, i) => ({ day: (days * i) / 160, rating: 40 + (climb * i) / 160 }));
+    expect(progressIn(within(6, 0)).slope?.slope).toBeCloseTo(0, 9);
+    // All on one day: there is no time over which to rise.
+    expect(progressIn(within(0, 8))).toMatchObject({ course: 'too few', slope: undefined });
+    // Seven points in three weeks, whatever is taken together.
+    expect(progressIn(within(21, 7)).slope?.slope).toBeCloseTo(7 / 3, 6);
+    expect(progressIn(within(70, 20)).slope?.slope).toBeCloseTo(2, 1);
+  });
+
   it('calls a comeback after a slump, and none without one', () => {
     const slump = [60, 61, 60, 62, 60, 45, 44, 46, 43, 45, 58, 61, 60, 62, 61];
     expect(progressIn(over(slump)).comeback).toBe(true);

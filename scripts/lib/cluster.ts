@@ -117,6 +117,7 @@ export class Cluster {
       '--innodb-autoinc-lock-mode=2',
       '--innodb-flush-log-at-trx-commit=1',
       '--wsrep-slave-threads=2',
+      '--innodb-buffer-pool-size=256M',
     ];
   }
 

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { totalmem } from 'node:os';
 import path from 'node:path';
 import getPort from 'get-port';
 import { createConnection } from 'mysql2/promise';
@@ -139,6 +140,9 @@ async function createSystemTables(places: Places, account: Account | undefined):
   writeFileSync(places.complete, '');
 }
 
+/** What the database keeps in memory, MB: an eighth of the machine's, so that the records of a large club are read from there. */
+const poolMB = (): number => Math.round(Math.min(2_048, Math.max(256, totalmem() / 8 / 1024 ** 2)));
+
 /** The application's own account and databases, made sure of at each start. Only loopback can sign in. */
 function writeInitFile(places: Places, account: Account | undefined): string {
   if (!existsSync(places.password)) {
@@ -232,7 +236,7 @@ export async function startDatabase(
       '--skip-name-resolve',
       '--character-set-server=utf8mb4',
       '--collation-server=utf8mb4_unicode_ci',
-      '--innodb-buffer-pool-size=256M',
+      `--innodb-buffer-pool-size=${String(poolMB())}M`,
       '--performance-schema=OFF',
       ...more,
       ...(account === undefined ? [] : [`--user=${account.name}`]),

@@ -10,7 +10,7 @@ import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
 import { lessonDocumentSchema } from '../../core/records/lesson.ts';
 import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
-import { resultSchema } from '../../core/records/result.ts';
+import { storedResultSchema } from '../../core/records/result.ts';
 import { storedSumsSchema } from '../../core/records/roundSums.ts';
 import { tableCardSchema } from '../../core/records/tableCard.ts';
 import { parseJson } from './json.ts';
@@ -48,7 +48,7 @@ const KINDS = {
   log: kind(attemptLogSchema),
   programme: kind(programmeDocumentSchema),
   report: kind(reportDocumentSchema),
-  result: kind(resultSchema),
+  result: kind(storedResultSchema),
   source: kind(callSourceSchema),
   sums: kind(storedSumsSchema),
 } as const;
@@ -71,7 +71,7 @@ function upToDate(steps: readonly Step[], value: unknown): unknown {
 }
 
 /** Of what is read again and again with every page the newest are kept as they were read: nobody changes them. */
-const OFTEN: readonly StoredName[] = ['log', 'counted', 'result'];
+const OFTEN: readonly StoredName[] = ['log', 'counted'];
 const remembered = new LRUCache<string, object>({ max: 10_000 });
 
 /** What a JSON column says, checked. @throws ValidationError or SyntaxError for one that is damaged */

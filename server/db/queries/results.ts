@@ -51,7 +51,7 @@ export async function listResultsOfPlayer(
   const [rows] = await db.execute<ResultRow[]>(
     `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
        r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, r.result, r.sums
-     FROM rounds r FORCE INDEX (rounds_of_period) STRAIGHT_JOIN tables t ON t.id = r.table_id
+     FROM rounds r FORCE INDEX (PRIMARY) STRAIGHT_JOIN tables t ON t.id = r.table_id
      WHERE r.club_id = ? AND r.player_id = ? AND r.removed_at IS NULL AND r.ended_at IS NOT NULL
        AND r.started_at BETWEEN ? AND ?
      ORDER BY r.started_at`,
