@@ -91,12 +91,16 @@ const server = serve({
   port: Number(env['PORT'] ?? 4610),
   hostname: env['JOLLY_HOST'] ?? '127.0.0.1',
 });
+let stopping = false;
 limitSockets(server);
 answerMeasures();
 server.on('listening', () => {
   process.send?.('listening');
   setTimeout(() => {
-    void solveDrills().catch((error: unknown) => log.warn({ err: error }, 'drills are not solved ahead'));
+    void solveDrills().catch((error: unknown) => {
+      // A thread that is taken down with the server has not failed.
+      if (!stopping) log.warn({ err: error }, 'drills are not solved ahead');
+    });
   }, SOLVE_AFTER_MS).unref();
   if (backupFolder !== undefined) {
     const nightly = () =>
@@ -138,7 +142,6 @@ async function leave(): Promise<void> {
   process.exit(0);
 }
 
-let stopping = false;
 function stop(): void {
   if (stopping) return;
   stopping = true;

@@ -44,19 +44,26 @@ const WON_BACK = 2 / 3;
  * @param levels how virtual players of the five levels score
  */
 export function ratingOfScore(score: number, levels: readonly Distribution[]): number {
+  return ratingScale(levels)(score);
+}
+
+/** The same for many scores against the same levels: what the levels expect is worked out once. */
+export function ratingScale(levels: readonly Distribution[]): (score: number) => number {
   const means = levels.map(expectation);
   const last = LEVELS.length - 1;
   // Where fewer is better the means fall with the level: they are turned round.
   const sign = (means[last] ?? 0) < (means[0] ?? 0) ? -1 : 1;
   // Means of simulated rounds scatter: a level is never taken for worse than the one below it.
   const expected = means.map((_, i) => Math.max(...means.slice(0, i + 1).map((mean) => sign * mean)));
-  const value = sign * score;
-  const upper = expected.findIndex((mean, i) => i > 0 && (value <= mean || i === last));
-  const [a, b] = [expected[upper - 1] ?? 0, expected[upper] ?? 0];
-  const [from, to] = [LEVELS[upper - 1]?.rating ?? 0, LEVELS[upper]?.rating ?? 0];
-  // Levels that score alike say nothing of who is better: the middle between them.
-  const t = b === a ? 0.5 : (value - a) / (b - a);
-  return Math.min(100, Math.max(0, from + t * (to - from)));
+  return (score) => {
+    const value = sign * score;
+    const upper = expected.findIndex((mean, i) => i > 0 && (value <= mean || i === last));
+    const [a, b] = [expected[upper - 1] ?? 0, expected[upper] ?? 0];
+    const [from, to] = [LEVELS[upper - 1]?.rating ?? 0, LEVELS[upper]?.rating ?? 0];
+    // Levels that score alike say nothing of who is better: the middle between them.
+    const t = b === a ? 0.5 : (value - a) / (b - a);
+    return Math.min(100, Math.max(0, from + t * (to - from)));
+  };
 }
 
 /** A slope over this many points is taken over the means of weeks: pairs of all would be too many. */

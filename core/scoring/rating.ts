@@ -78,27 +78,49 @@ function byKind(rounds: readonly RatedRound[], weights: readonly number[]): read
   return [...kinds.values()];
 }
 
+/** All ratings that are weighed up. */
+const grid = Array.from({ length: (HIGHEST - LOWEST) / STEP + 1 }, (_, i) => LOWEST + i * STEP);
+/** Levels with more scores than this take too much room to be kept. */
+const MOST_KEPT = 64;
+
+/** The chances of each score at each rating of the grid, kept for levels that come again, as long as somebody has these. */
+export class ChanceTables {
+  readonly #tables = new WeakMap<readonly Distribution[], readonly (readonly number[])[]>();
+
+  /** @param levels the same list each time, to be found again @throws RangeError when a level is missing */
+  over(levels: readonly Distribution[]): readonly (readonly number[])[] {
+    const known = this.#tables.get(levels);
+    if (known !== undefined) return known;
+    const logs = levels.map((level) => softened(level).map(log));
+    const table = grid.map((rating) => logChancesAt(logs, rating));
+    if ((levels[0]?.length ?? 0) <= MOST_KEPT) this.#tables.set(levels, table);
+    return table;
+  }
+}
+
 /**
  * Rates a player's rounds of one skill: the posterior of the rating by Bayes over a grid, from a normal prior. A round
  * weighs by half for every 60 days of age; the weights are scaled to their effective number (L. Kish), so that old
  * rounds do not make the interval wider than what is left of them.
  * @param rounds complete ones on tables and variants that the distributions are of
  * @param today days, as the rounds have them
+ * @param tables of levels that come again, for whoever rates many players by the same drills
  * @returns undefined for no rounds
  * @throws RangeError when a round lacks a level
  */
-export function rateRounds(rounds: readonly RatedRound[], today: number): Rating | undefined {
+export function rateRounds(
+  rounds: readonly RatedRound[],
+  today: number,
+  tables = new ChanceTables(),
+): Rating | undefined {
   if (rounds.length === 0) return undefined;
-  const grid = Array.from({ length: (HIGHEST - LOWEST) / STEP + 1 }, (_, i) => LOWEST + i * STEP);
   const weights = rounds.map(({ day }) => 0.5 ** (Math.max(0, today - day) / HALF_LIFE_DAYS));
   const sum = weights.reduce((total, w) => total + w, 0);
   const squares = weights.reduce((total, w) => total + w * w, 0);
   const scale = sum / squares;
   const logPosterior = grid.map((rating) => -0.5 * ((rating - ASSUMED.mean) / ASSUMED.deviation) ** 2);
   for (const { levels, scores } of byKind(rounds, weights)) {
-    const logs = levels.map((level) => softened(level).map(log));
-    grid.forEach((rating, k) => {
-      const chances = logChancesAt(logs, rating);
+    tables.over(levels).forEach((chances, k) => {
       for (const [score, weight] of scores) {
         const chance = chances[Math.min(score, chances.length - 1)] ?? log(0);
         logPosterior[k] = (logPosterior[k] ?? 0) + scale * weight * chance;

@@ -1,4 +1,5 @@
 import { compareResults, isComparable, medianResult } from '../../core/counting/result.ts';
+import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { Round } from '../../core/records/round.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { KindProgress, MonthSums, PlayerProgress } from '../../core/records/progress.ts';
@@ -6,8 +7,8 @@ import type { SkillRating } from '../../core/records/rating.ts';
 import type { RoundSums } from '../../core/records/roundSums.ts';
 import { benchmarkScore } from '../../core/scoring/benchmark.ts';
 import { rateJudgement } from '../../core/scoring/judgementRating.ts';
-import { progressIn, ratingOfScore, type ProgressPoint } from '../../core/scoring/progress.ts';
-import { rateRounds, type Rating } from '../../core/scoring/rating.ts';
+import { progressIn, ratingScale, type ProgressPoint } from '../../core/scoring/progress.ts';
+import { ChanceTables, rateRounds, type Rating } from '../../core/scoring/rating.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
 import type { Slope } from '../../core/statistics/slope.ts';
@@ -33,6 +34,24 @@ export interface ProgressChoice {
   readonly skill: Skill | undefined;
 }
 
+/** How virtual players of the five levels score, with what follows from it. */
+interface KnownLevels {
+  readonly rounds: readonly Distribution[];
+  /** The rating whose expected score a score is. */
+  readonly scale: (score: number) => number;
+}
+
+/** Worked out once for each benchmark that this process remembers: players of a club play the same drills. */
+const levelsKnown = new WeakMap<Benchmark, KnownLevels>();
+const chanceTables = new ChanceTables();
+
+function levelsOf(benchmark: Benchmark): KnownLevels {
+  const rounds = benchmark.levels.map(({ round }) => round);
+  const levels = levelsKnown.get(benchmark) ?? { rounds, scale: ratingScale(rounds) };
+  levelsKnown.set(benchmark, levels);
+  return levels;
+}
+
 /** A round that counts, with what is known of its kind. */
 export interface KnownRound extends RoundResultRow {
   readonly result: Round['result'];
@@ -40,7 +59,7 @@ export interface KnownRound extends RoundResultRow {
   readonly day: number;
   readonly skills: readonly Skill[];
   /** How virtual players of the five levels score; undefined where none have played it. */
-  readonly levels: readonly Distribution[] | undefined;
+  readonly levels: KnownLevels | undefined;
 }
 
 const kindOf = ({ drillOwner, drill, revision, stage, table }: RoundResultRow) =>
@@ -65,13 +84,10 @@ export async function knownRounds(
     subjects.flatMap(({ key }) => key ?? []),
   );
   const kinds = new Map(
-    subjects.map(({ kind, entry, key }): [string, Pick<KnownRound, 'skills' | 'levels'>] => [
-      kind,
-      {
-        skills: entry?.document.skills ?? [],
-        levels: key && benchmarks.get(textOf(key))?.levels.map(({ round }) => round),
-      },
-    ]),
+    subjects.map(({ kind, entry, key }): [string, Pick<KnownRound, 'skills' | 'levels'>] => {
+      const benchmark = key && benchmarks.get(textOf(key));
+      return [kind, { skills: entry?.document.skills ?? [], levels: benchmark && levelsOf(benchmark) }];
+    }),
   );
   return rows.flatMap(({ row, kept }) => {
     const kind = kinds.get(kindOf(row));
@@ -82,7 +98,7 @@ export async function knownRounds(
 /** Results on the scale of ratings, as far as their levels are known. */
 export function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[] {
   return rounds.flatMap(({ day, result, levels }) =>
-    levels === undefined ? [] : [{ day, rating: ratingOfScore(benchmarkScore(result), levels) }],
+    levels === undefined ? [] : [{ day, rating: levels.scale(benchmarkScore(result)) }],
   );
 }
 
@@ -124,8 +140,13 @@ function ratingOf(skill: Skill, rounds: readonly KnownRound[], today: number): S
     ({ skills, levels, result }) => skills.includes(skill) && levels !== undefined && isComparable(result),
   );
   const rating = rateRounds(
-    own.map(({ day, result, levels }) => ({ day, score: benchmarkScore(result), levels: levels ?? [] })),
+    own.map(({ day, result, levels }) => ({
+      day,
+      score: benchmarkScore(result),
+      levels: levels?.rounds ?? [],
+    })),
     today,
+    chanceTables,
   );
   const tables = new Set(own.map(({ table }) => table.fingerprint)).size;
   return rating && ratingRecord(skill, 'rounds', rating, pointsOf(own), tables);
