@@ -5,7 +5,7 @@ import type { Player } from '../../core/records/player.ts';
 import type { Programme } from '../../core/records/programme.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import type { Database } from '../db/pool.ts';
-import { kindsOf, knownRounds, ratingsOf, type KnownRound } from './progress.ts';
+import { coursesOf, knownRounds, ratingsOf, type KnownRound } from './progress.ts';
 
 /** What a year of somebody says changes little within minutes; a new round makes it anew at once. */
 const FRESH_MS = 5 * 60_000;
@@ -21,8 +21,8 @@ function summed(
   rounds: readonly KnownRound[],
   ratings: PlayerOverview['ratings'],
 ): Omit<PlayerOverview, 'week'> {
-  const kinds = kindsOf(rounds);
-  const of = (course: string) => kinds.filter((kind) => kind.course === course).length;
+  const courses = coursesOf(rounds);
+  const of = (wanted: string) => courses.filter((course) => course === wanted).length;
   return {
     playerId: player.id,
     ratings,

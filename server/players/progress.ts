@@ -189,6 +189,15 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   };
 }
 
+/** Where each kind of round goes, and no more of it. */
+export function coursesOf(rounds: readonly KnownRound[]): KindProgress['course'][] {
+  const byKind = groupBy(
+    rounds.filter(({ result }) => isComparable(result)),
+    kindOf,
+  );
+  return [...byKind.values()].map((own) => progressIn(pointsOf(own)).course);
+}
+
 /** The course of each kind of round, the one played last first. */
 export function kindsOf(rounds: readonly KnownRound[]): KindProgress[] {
   const byKind = groupBy(
