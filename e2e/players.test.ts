@@ -265,7 +265,7 @@ describe('a student', () => {
     const enter = async () => {
       await own.goto('/sign-in');
       await own.getByRole('button', { name: 'I have a code' }).click();
-      await own.getByLabel('Code from your coach').fill(code.toLowerCase());
+      await own.getByLabel('Code from a coach').fill(code.toLowerCase());
       await own.getByLabel('E-mail').fill(`${randomUUID()}@kittiwake.example`);
       await own.getByLabel(/A password of your own/).fill('a long password');
       await own.getByRole('button', { name: 'Come in' }).click();

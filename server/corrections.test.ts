@@ -46,6 +46,7 @@ describe('a round', () => {
     expect((await ask('GET', `/rounds/${round}`)).status).toBe(404);
     const removed = await removedRoundsSchema.validate(await (await ask('GET', '/rounds/removed')).json());
     expect(removed.map(({ id }) => id)).toEqual([round]);
+    test.clock.now += 1_000;
     expect((await remove(false, 'it was not')).status).toBe(200);
     expect((await resultsOf(club.playerId)).map(({ id }) => id)).toEqual([round]);
     expect((await audit()).map(({ action, reason }) => [action, reason])).toEqual([

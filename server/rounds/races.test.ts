@@ -16,7 +16,7 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const RACES = 40;
+const RACES = 20;
 const AT = '2026-11-24T12:00:00Z';
 /** Key and lock, done with its three balls: a hit. */
 const HIT = logOf({ entered: { ...NOTHING_ENTERED, done: true, balls: 3 }, shots: [BLANK_SHOT] });
