@@ -274,7 +274,7 @@ describe('a student', () => {
     await own.getByRole('heading', { name: /^Today/ }).waitFor();
     await own.context().clearCookies();
     await enter();
-    await own.getByText('ask your coach for a new one').waitFor();
+    await own.getByText('ask a coach for a new one').waitFor();
     await other.close();
   });
 });
