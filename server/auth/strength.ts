@@ -7,7 +7,7 @@ const estimator = new ZxcvbnFactory({
   graphs: common.adjacencyGraphs,
 });
 
-/** Of 0…4: below this a password falls to a few million guesses. */
+/** Of 0…4, as the package counts: below this fewer than a million guesses are enough. */
 const LEAST_SCORE = 2;
 
 /** A person's words, alone and run together: "Wren Sallow" is wren, sallow, wrensallow and wren sallow. */

@@ -192,6 +192,78 @@ describe('a backup that is brought back', () => {
   });
 });
 
+describe('a backup beside other clubs', () => {
+  const restore = (app: TestApp, own: TestClub, text: string) =>
+    restoreBackup(app.pool, { clubId: own.id, coachId: own.id }, text);
+
+  it('makes nobody a keeper of the installation who was none, and leaves it with one', async () => {
+    const shared = await createTestApp();
+    try {
+      const [first, second] = [await createTestClub(shared, 'loon'), await createTestClub(shared, 'smew')];
+      const keepers = async () => {
+        const [rows] = await shared.pool.execute<(RowDataPacket & { club_id: string })[]>(
+          'SELECT club_id FROM people WHERE keeper',
+        );
+        return rows.map((row) => row.club_id);
+      };
+      await shared.pool.execute(`UPDATE people SET keeper = TRUE WHERE club_id = ? AND role = 'coach'`, [
+        first.id,
+      ]);
+      const fileOf = async ({ coach }: TestClub) =>
+        (await send(shared.app, 'GET', '/api/export/backup', { cookie: coach })).text();
+      const [ofFirst, ofSecond] = [await fileOf(first), await fileOf(second)];
+      const { id } = (await (await send(shared.app, 'GET', '/api/me', { cookie: second.coach })).json()) as {
+        id: string;
+      };
+      await restoreBackup(shared.pool, { clubId: second.id, coachId: id }, ofSecond);
+      expect(await keepers()).toEqual([first.id]);
+      // Brought back on the server itself, by nobody: who looked after it still does.
+      await restoreBackup(shared.pool, { clubId: first.id, coachId: null }, ofFirst);
+      expect(await keepers()).toEqual([first.id]);
+    } finally {
+      await shared.close();
+    }
+  });
+
+  it('adds no text to the library that they play by', async () => {
+    const shared = await createTestApp();
+    try {
+      const own = await createTestClub(shared, 'merlin');
+      await createTestClub(shared, 'smew');
+      await playRound(shared, own, { drill: 'harbour-turn', at: '2026-11-20T12:00:00Z', shots: [{}] });
+      const text = await (await send(shared.app, 'GET', '/api/export/backup', { cookie: own.coach })).text();
+      // One of the first version has no digest: its library may be anybody's.
+      const { digest, ...rest } = JSON.parse(text) as {
+        digest: string;
+        tables: Record<string, Record<string, unknown>[]>;
+      };
+      expect(digest).not.toBe('');
+      const revisions = rest.tables['drill_revisions'] ?? [];
+      const forged = {
+        ...rest,
+        version: 1,
+        tables: {
+          ...rest.tables,
+          drill_revisions: revisions.map((row) => ({ ...row, digest: 'f'.repeat(64) })),
+        },
+      };
+      const count = async () => {
+        const [rows] = await shared.pool.execute<RowDataPacket[]>(
+          `SELECT slug, revision, digest FROM drill_revisions WHERE owner = 'library' ORDER BY slug, revision`,
+        );
+        return rows;
+      };
+      const before = await count();
+      await expect(restore(shared, own, JSON.stringify(forged))).rejects.toMatchObject({ status: 409 });
+      expect(await count()).toEqual(before);
+      await restore(shared, own, text);
+      expect(await count()).toEqual(before);
+    } finally {
+      await shared.close();
+    }
+  });
+});
+
 describe('a nightly backup', () => {
   it('is made when it is time: at night, or when there was no night for two days', () => {
     const night = new Date(2026, 10, 24, 3, 30);

@@ -9,6 +9,7 @@ import type { LongConnection } from '../db/longConnection.ts';
 import type { DatabasePool } from '../db/pool.ts';
 import { countOtherClubs, insertClub } from '../db/queries/clubs.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
+import { keepersOf, keepKeepers } from '../db/queries/keepers.ts';
 import { releaseLease, takeLease } from '../db/queries/leases.ts';
 import { Refusal } from '../http/errors.ts';
 import { readBackup, type Backup } from './readBackup.ts';
@@ -32,11 +33,13 @@ const numberOf = (row: BackupRow, name: string) => Number(row[name]);
 /**
  * The library's texts of a backup find their place among those of this installation: the same text keeps its number here,
  * an older one gets a new number, and after it the text that ships is the newest again.
+ * @param alone whether no other club plays by this library; else nothing is added to it
  * @returns what each number of the backup is here
  */
 async function placeLibrary(
   db: Connection,
   rows: readonly BackupRow[],
+  alone: boolean,
 ): Promise<(slug: string, revision: number) => number> {
   const table = backupTable('drill_revisions');
   const here = groupBy(await libraryRows(db, table), (row) => textOf(row, 'slug'));
@@ -48,6 +51,12 @@ async function placeLibrary(
     const placed: BackupRow[] = [];
     for (const row of wanted) {
       const known = own.find((each) => each['digest'] === row['digest']);
+      if (known === undefined && !alone) {
+        throw new Refusal(
+          409,
+          `the backup was played by a text of ${slug} that is not in this library: bring it back where no other club is`,
+        );
+      }
       if (known === undefined) placed.push({ ...row, revision: ++last, written_by: null });
       const number = known === undefined ? last : numberOf(known, 'revision');
       numbers.set(`${slug}|${String(numberOf(row, 'revision'))}`, number);
@@ -74,6 +83,7 @@ async function replaceClub(connection: LongConnection, place: RestorePlace, back
   const { club, rowsOf } = backup;
   const { db } = connection;
   const coach = await coachWho(connection, place);
+  const keepers = await keepersOf(db, place.clubId);
   const alone = (await countOtherClubs(db, [place.clubId, club.id])) === 0;
   await deleteClub(db, place.clubId);
   await insertClub(db, club.id, club.name, Date.now());
@@ -81,6 +91,7 @@ async function replaceClub(connection: LongConnection, place: RestorePlace, back
   const numberHere = await placeLibrary(
     db,
     texts.filter((row) => row['owner'] === LIBRARY),
+    alone,
   );
   const placed = (rows: readonly BackupRow[], owner: string) =>
     rows.map((row) =>
@@ -103,10 +114,7 @@ async function replaceClub(connection: LongConnection, place: RestorePlace, back
     const rows = changed[table.name] ?? rowsOf(table.name);
     await writeRows(db, table, rows, table.name === 'benchmarks' ? 'keep' : 'refuse');
   }
-  await db.execute('UPDATE people SET keeper = TRUE WHERE id = ? AND club_id = ?', [
-    place.coachId ?? '',
-    club.id,
-  ]);
+  await keepKeepers(db, keepers);
 }
 
 /** What the database has against a backup that says nothing wrong by itself. */

@@ -11,7 +11,7 @@ import { readJsonBytes } from '../http/body.ts';
 import { notFound } from '../http/errors.ts';
 import { bePatient } from '../http/sockets.ts';
 
-/** Five million shots are some 200 MB. */
+/** The whole file is held in memory while it is checked. */
 const LARGEST_BACKUP = 256 * 1024 * 1024;
 
 /** Everything of a club to take away, and to bring back. */
