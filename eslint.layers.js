@@ -52,6 +52,7 @@ export const WEB_ROOMS = [
 
 /** server/: data, how it is asked for and by whom, one folder a matter, then what speaks HTTP. */
 export const SERVER = [
+  'threads',
   'db',
   'http',
   'auth',

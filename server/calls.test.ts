@@ -101,6 +101,8 @@ describe('a call', () => {
     ['an answer to another question', { answer: { kind: 'side', side: 'left' } }, 'answer.kind'],
     ['an answer of no kind', { answer: { kind: 'guess' } }, 'answer'],
     ['a score beyond one', { score: 1.2 }, 'score'],
+    ['a second opinion that is a text', { coach: 'mine' }, '"field":"coach"'],
+    ['an answer that is nothing', { answer: null }, '"field":"answer"'],
     ['a source of no kind', { source: { kind: 'dream' } }, 'source'],
     ['a kind that nobody asks', { kind: 'who wins' }, 'kind'],
     [

@@ -15,8 +15,6 @@ import {
   slug,
 } from './fields.ts';
 
-const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
-
 function memberOf(value: unknown, members: readonly string[]): string | undefined {
   if (typeof value !== 'object' || value === null || !('kind' in value)) return undefined;
   return members.find((name) => name === value.kind);
@@ -93,10 +91,8 @@ export const newCallSchema = object({ playerId: uuid(), ...fields })
   .exact('${properties} is not a field of this request')
   .required()
   .test('answers', 'answer.kind does not answer this kind of question', ({ kind, answer, coach }) => {
-    // This is asked before each field is looked at by itself: any of them may be anything.
-    const wanted = CALL_KINDS.includes(kind) ? answerKindOf(kind) : undefined;
-    const fits = (value: unknown) => wanted === undefined || memberOf(value, [wanted]) !== undefined;
-    return fits(answer) && (!isObject(coach) || fits(coach.answer));
+    const wanted = answerKindOf(kind);
+    return answer.kind === wanted && (coach === null || coach.answer.kind === wanted);
   });
 export type NewCall = InferType<typeof newCallSchema>;
 

@@ -1,8 +1,6 @@
 import { availableParallelism } from 'node:os';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { Piscina } from 'piscina';
 import type { PartResult } from '../../core/virtual/benchmarkRounds.ts';
+import { openThread } from '../threads/openThread.ts';
 import type { RunPart } from './queue.ts';
 import type { PartTask } from './worker.ts';
 
@@ -12,17 +10,14 @@ export const THREADS = Math.max(1, availableParallelism() - 1);
 /** A part of a benchmark can wait; a score that is being sent cannot. */
 const LEAST_URGENT = 19;
 
-/** Worker threads that compute parts of benchmarks; the built server has the worker beside it, the source its TypeScript. */
+/** Worker threads that compute parts of benchmarks. */
 export function openThreads(): { readonly run: RunPart; close(): Promise<void> } {
-  const here = fileURLToPath(import.meta.url);
-  const built = !here.endsWith('.ts');
-  const threads = new Piscina<PartTask, PartResult>({
-    filename: path.join(path.dirname(here), built ? 'benchmarkWorker.js' : 'worker.ts'),
+  const threads = openThread<PartTask, PartResult>({
+    from: import.meta.url,
+    source: 'worker',
+    built: 'benchmarkWorker',
     maxThreads: THREADS,
-    minThreads: 0,
-    idleTimeout: 5_000,
     niceIncrement: LEAST_URGENT,
-    ...(built ? {} : { execArgv: ['--import', 'tsx'] }),
   });
   return {
     run: (task) => threads.run(task),

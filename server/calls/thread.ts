@@ -1,20 +1,14 @@
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { Piscina } from 'piscina';
+import { openThread } from '../threads/openThread.ts';
 import type { CallScores, CallTask } from './worker.ts';
 
 export type ScoreCall = (task: CallTask) => Promise<CallScores>;
 
-/** A thread that scores calls; the built server has its worker beside it, the source its TypeScript. */
+/** A thread that scores calls. */
 export function openCallThread(): { readonly score: ScoreCall; close(): Promise<void> } {
-  const here = fileURLToPath(import.meta.url);
-  const built = !here.endsWith('.ts');
-  const threads = new Piscina<CallTask, CallScores>({
-    filename: path.join(path.dirname(here), built ? 'callWorker.js' : 'worker.ts'),
-    maxThreads: 1,
-    minThreads: 0,
-    idleTimeout: 30_000,
-    ...(built ? {} : { execArgv: ['--import', 'tsx'] }),
+  const thread = openThread<CallTask, CallScores>({
+    from: import.meta.url,
+    source: 'worker',
+    built: 'callWorker',
   });
-  return { score: (task) => threads.run(task), close: () => threads.destroy() };
+  return { score: (task) => thread.run(task), close: () => thread.destroy() };
 }

@@ -3,43 +3,8 @@ import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/dri
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
-import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
-import { DamagedRowError } from '../db/damaged.ts';
+import type { StoredDrill } from '../db/queries/drills.ts';
 import { epochOf } from '../db/epochs.ts';
-import type { Database } from '../db/pool.ts';
-
-/**
- * Revisions that were asked for, by owner, epoch, slug and number. A revision never changes within an epoch, so every
- * process may keep its own.
- */
-const revisions = new LRUCache<string, StoredDrill>({ max: 2_000 });
-
-/** One revision of a drill, read and checked once. */
-export async function revisionOf(
-  db: Database,
-  owner: string,
-  slug: string,
-  revision: number,
-): Promise<StoredDrill | undefined> {
-  const key = `${owner}|${String(epochOf(owner))}|${slug}|${String(revision)}`;
-  const known = revisions.get(key);
-  if (known !== undefined) return known;
-  const entry = await findDrill(db, owner, slug, revision);
-  if (entry !== undefined) revisions.set(key, entry);
-  return entry;
-}
-
-/** The same; undefined for a text that cannot be read, where a list goes on without it. */
-export async function readableRevision(
-  ...which: Parameters<typeof revisionOf>
-): Promise<StoredDrill | undefined> {
-  try {
-    return await revisionOf(...which);
-  } catch (error) {
-    if (error instanceof DamagedRowError) return undefined;
-    throw error;
-  }
-}
 
 /**
  * Solved drills, kept by revision and table: solving takes a tenth of a second, scoring a landing against a

@@ -33,10 +33,13 @@ function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
 /** What a spreadsheet takes for the beginning of a formula: at the very beginning, or after blanks and new lines. */
 const FORMULA = /^[\s\u00a0\ufeff]*[=+\-@|\t\r]/;
 
+/** A number that the database tells as a text, as it does of what stands in a document. */
+const NUMBER = /^-?\d+(\.\d+)?(e[+-]?\d+)?$/i;
+
 /** A cell as it is written: a formula stays a text, an instant is ISO 8601. Numbers are numbers. */
 function cellOf(value: unknown): unknown {
   if (value instanceof Date) return value.toISOString();
-  return typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value;
+  return typeof value === 'string' && FORMULA.test(value) && !NUMBER.test(value) ? `'${value}` : value;
 }
 
 /** Everything of one sort as CSV with a head line, piece by piece. */

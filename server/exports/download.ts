@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
+import type { Logger } from 'pino';
 import type { LongConnection } from '../db/longConnection.ts';
 import type { DatabasePool } from '../db/pool.ts';
 import { releaseLease, takeLease } from '../db/queries/leases.ts';
-import type { Dependencies } from '../dependencies.ts';
 import { Refusal } from '../http/errors.ts';
 
 /** A file may take so long to be fetched, and a receiver may pause for so long. */
@@ -24,6 +24,12 @@ export async function openSnapshot(pool: DatabasePool): Promise<LongConnection> 
   }
 }
 
+/** What of the server a file needs. */
+interface Server {
+  readonly pool: DatabasePool;
+  readonly log: Pick<Logger, 'error'>;
+}
+
 interface DownloadFile {
   readonly name: string;
   readonly type: string;
@@ -37,7 +43,7 @@ interface DownloadFile {
  * on, the connection is cut: nobody takes a part for the whole.
  * @throws Refusal 429 while another one is made
  */
-export async function download(c: Context, deps: Dependencies, file: DownloadFile): Promise<Response> {
+export async function download(c: Context, deps: Server, file: DownloadFile): Promise<Response> {
   const lease = { name: `export:${file.clubId}`, holder: randomUUID() };
   if (!(await takeLease(deps.pool, lease.name, lease.holder, LEASE_S))) {
     c.header('Retry-After', '30');

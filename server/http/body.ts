@@ -63,12 +63,23 @@ export async function readBody<S extends AnyObjectSchema>(c: Context, schema: S)
     return await schema.validate(value, { abortEarly: true });
   } catch (error) {
     if (error instanceof ValidationError) throw refusalOf(error);
-    // A rule about a whole record looks at fields that are not even of their kind.
-    if (error instanceof TypeError || error instanceof RangeError) {
-      throw new Refusal(400, 'body is not of the shape that is asked for here', 'body');
-    }
+    // A rule about a whole record stumbled over a field that is not even of its kind: the field's own rules name it.
+    if (error instanceof TypeError || error instanceof RangeError) throw wrongFieldOf(schema, value);
     throw error;
   }
+}
+
+/** The first field of a record that breaks its own rules. */
+function wrongFieldOf(schema: AnyObjectSchema, value: unknown): Refusal {
+  for (const path of Object.keys(schema.fields)) {
+    try {
+      schema.validateSyncAt(path, value);
+    } catch (error) {
+      if (error instanceof ValidationError) return refusalOf(error);
+      return new Refusal(400, `${path} is not of the shape that is asked for here`, path);
+    }
+  }
+  return new Refusal(400, 'body is not of the shape that is asked for here', 'body');
 }
 
 /** What a schema found wrong, with the field. */

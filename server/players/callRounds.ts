@@ -1,7 +1,7 @@
 import type { CalledInRounds } from '../../core/records/callRounds.ts';
 import { listCallsOfRounds, type CallOfRound } from '../db/queries/attempts.ts';
 import type { Database } from '../db/pool.ts';
-import { readableRevision } from '../drills/plans.ts';
+import { readableRevision } from '../db/queries/drills.ts';
 
 /** So many of the newest calls stand for how it goes now. */
 const NEWEST = 10;

@@ -2,7 +2,7 @@ import { listAttempts } from '../db/queries/attempts.ts';
 import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/results.ts';
 import { storeMissingResult, type KeptResult } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
-import { readableRevision } from '../drills/plans.ts';
+import { readableRevision } from '../db/queries/drills.ts';
 import { keptOf } from '../rounds/counting.ts';
 
 /** A player's ended rounds of a period with what they came to; what was not kept yet is counted now, and kept. */

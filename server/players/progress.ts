@@ -17,9 +17,8 @@ import { knownBenchmarks, textOf } from '../benchmarks/known.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
 import { listCallScores } from '../db/queries/calls.ts';
 import type { RoundResultRow } from '../db/queries/results.ts';
-import { LIBRARY } from '../db/queries/drills.ts';
+import { LIBRARY, readableRevision } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
-import { readableRevision } from '../drills/plans.ts';
 import { keptResults } from './keptResults.ts';
 
 const DAY_MS = 86_400_000;
@@ -46,8 +45,10 @@ const levelsKnown = new WeakMap<Benchmark, KnownLevels>();
 const chanceTables = new ChanceTables();
 
 function levelsOf(benchmark: Benchmark): KnownLevels {
+  const known = levelsKnown.get(benchmark);
+  if (known !== undefined) return known;
   const rounds = benchmark.levels.map(({ round }) => round);
-  const levels = levelsKnown.get(benchmark) ?? { rounds, scale: ratingScale(rounds) };
+  const levels = { rounds, scale: ratingScale(rounds) };
   levelsKnown.set(benchmark, levels);
   return levels;
 }

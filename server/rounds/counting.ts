@@ -13,7 +13,7 @@ import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { DamagedRowError } from '../db/damaged.ts';
 import type { Database } from '../db/pool.ts';
-import { LIBRARY, type StoredDrill } from '../db/queries/drills.ts';
+import { LIBRARY, revisionOf, type StoredDrill } from '../db/queries/drills.ts';
 import {
   countAttempts,
   withAttempts,
@@ -21,7 +21,7 @@ import {
   type RoundHead,
   type StoredRound,
 } from '../db/queries/rounds.ts';
-import { planFor, revisionOf } from '../drills/plans.ts';
+import { planFor } from '../drills/plans.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import type { PlayedTable } from '../tables/states.ts';
 

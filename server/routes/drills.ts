@@ -8,8 +8,14 @@ import {
 } from '../../core/records/listedDrill.ts';
 import type { Viewer } from '../../core/records/account.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
-import { listDrills, listRevisions, ownerOf, setArchived, setFavourite } from '../db/queries/drills.ts';
-import { revisionOf } from '../drills/plans.ts';
+import {
+  listDrills,
+  listRevisions,
+  ownerOf,
+  revisionOf,
+  setArchived,
+  setFavourite,
+} from '../db/queries/drills.ts';
 import { importDrill, saveDrill } from '../drills/ownDrills.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';

@@ -8,7 +8,7 @@ import { visiblePlayer } from '../access/visiblePlayer.ts';
 import { requireMayRewrite, visibleRound } from '../access/visibleRound.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { queueBenchmark } from '../benchmarks/queue.ts';
-import { ownerOf } from '../db/queries/drills.ts';
+import { ownerOf, revisionOf } from '../db/queries/drills.ts';
 import {
   endRound,
   insertRound,
@@ -20,7 +20,6 @@ import {
 } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
-import { revisionOf } from '../drills/plans.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';

@@ -3,7 +3,7 @@ import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { DrillEntry, ListedDrill } from '../../../core/records/listedDrill.ts';
 import type { DrillRevision } from '../../../core/records/drillRevision.ts';
 import type { Drill } from '../../../core/records/drill.ts';
-import { readable, wholeRow } from '../damaged.ts';
+import { DamagedRowError, readable, wholeRow } from '../damaged.ts';
 import { epochOf } from '../epochs.ts';
 import { isDuplicate } from '../errors.ts';
 import { fromStored, toStored } from '../stored.ts';
@@ -46,8 +46,8 @@ function storedOf({ owner, revision, document }: RevisionRow): StoredDrill {
   return { owner, revision, document: fromStored('drill', document) };
 }
 
-/** Texts that lists were asked for: a revision never changes within an epoch of its club. */
-const listed = new LRUCache<string, StoredDrill>({ max: 2_000 });
+/** Texts that were asked for: a revision never changes within an epoch of its club, so every process keeps its own. */
+const remembered = new LRUCache<string, StoredDrill>({ max: 2_000 });
 const keyOf = ({ owner, slug, revision }: HeadRow) => [owner, epochOf(owner), slug, revision].join('|');
 
 /** The texts of some revisions, read where they are not remembered. */
@@ -55,7 +55,7 @@ async function textsOf(db: Database, heads: readonly HeadRow[]): Promise<Readonl
   const texts = new Map<string, StoredDrill>();
   const unknown: HeadRow[] = [];
   for (const head of heads) {
-    const known = listed.get(keyOf(head));
+    const known = remembered.get(keyOf(head));
     if (known === undefined) unknown.push(head);
     else texts.set(keyOf(head), known);
   }
@@ -68,7 +68,7 @@ async function textsOf(db: Database, heads: readonly HeadRow[]): Promise<Readonl
   for (const row of rows) {
     const text = readable('drill_revisions', row.slug, () => storedOf(row));
     if (text === undefined) continue;
-    listed.set(keyOf(row), text);
+    remembered.set(keyOf(row), text);
     texts.set(keyOf(row), text);
   }
   return texts;
@@ -170,6 +170,7 @@ export async function ownerOf(db: Database, clubId: string, slug: string): Promi
   return rows.length > 0 ? clubId : LIBRARY;
 }
 
+/** One revision of a drill as it stands in the database. @throws DamagedRowError when it cannot be read */
 export async function findDrill(
   db: Database,
   owner: string,
@@ -182,6 +183,33 @@ export async function findDrill(
   );
   const row = rows[0];
   return row && wholeRow('drill', () => storedOf(row));
+}
+
+/** The same, read and checked once. */
+export async function revisionOf(
+  db: Database,
+  owner: string,
+  slug: string,
+  revision: number,
+): Promise<StoredDrill | undefined> {
+  const key = keyOf({ owner, slug, revision });
+  const known = remembered.get(key);
+  if (known !== undefined) return known;
+  const entry = await findDrill(db, owner, slug, revision);
+  if (entry !== undefined) remembered.set(key, entry);
+  return entry;
+}
+
+/** The same; undefined for a text that cannot be read, where a list goes on without it. */
+export async function readableRevision(
+  ...which: Parameters<typeof revisionOf>
+): Promise<StoredDrill | undefined> {
+  try {
+    return await revisionOf(...which);
+  } catch (error) {
+    if (error instanceof DamagedRowError) return undefined;
+    throw error;
+  }
 }
 
 /** Number of the newest revision; undefined where there is none. */
