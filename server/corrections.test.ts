@@ -11,6 +11,7 @@ import { openRoundSchema } from '../core/records/openRound.ts';
 import { roundHeadsSchema } from '../core/records/round.ts';
 import { readBackup } from './exports/readBackup.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newLesson } from './testing/newLesson.ts';
 import { playRound } from './testing/rounds.ts';
 
 let test: TestApp;
@@ -102,17 +103,7 @@ describe('what a coach entered', () => {
 
   it('is not read by a player who held the lesson before others came', async () => {
     const id = randomUUID();
-    const document = {
-      title: 'On my own',
-      day: '2026-11-24',
-      tableId: club.poolTable,
-      playerIds: [club.playerId],
-      turns: 'after each round',
-      blocks: [],
-      startedAt: null,
-      endedAt: null,
-      summary: '',
-    };
+    const document = newLesson({ playerIds: [club.playerId], tableId: club.poolTable });
     expect((await ask('PUT', `/lessons/${id}`, { document, basedOn: null }, club.player)).status).toBe(201);
     const joined = {
       ...document,
@@ -188,17 +179,10 @@ describe('a player', () => {
     const before = await clubSums();
     expect(before).not.toBeNull();
     const lesson = randomUUID();
-    const shared = {
-      title: 'Two',
-      day: '2026-11-24',
-      tableId: club.poolTable,
-      playerIds: [club.playerId, club.otherId],
-      turns: 'after each round',
-      blocks: [],
-      startedAt: null,
-      endedAt: null,
-      summary: 'about both',
-    };
+    const shared = newLesson(
+      { playerIds: [club.playerId, club.otherId], tableId: club.poolTable },
+      { summary: 'about both' },
+    );
     await ask('PUT', `/lessons/${lesson}`, { document: shared, basedOn: null });
     const { name } = (await (await ask('GET', `/players/${club.playerId}`)).json()) as { name: string };
     const erase = (told: string) => ask('POST', `/players/${club.playerId}/erasure`, { name: told });
@@ -225,7 +209,7 @@ describe('a player', () => {
 
 describe('a file for a spreadsheet', () => {
   it('keeps what begins like a formula a text, also after blanks and new lines', async () => {
-    const names = ['=1+1', '+cmd', '-2', '@sum', '\n=1+1', '  =1+1', '\t=2', '|x', 'Plain, "quoted"\nname'];
+    const names = ['=1+1', '+cmd', '-2+3', '@sum', '\n=1+1', '  =1+1', '\t=2', '|x', 'Plain, "quoted"\nname'];
     for (const name of names) {
       await ask('POST', '/players', { name, hand: 'left', email: null, password: null });
     }

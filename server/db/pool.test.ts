@@ -54,7 +54,9 @@ describe('connections', () => {
     const several = openPool(url);
     try {
       await several.execute('SELECT 1');
-      expect(several.node).toBe(1);
+      const { connection, node } = await several.take();
+      connection.release();
+      expect(node).toBe(1);
       await inTransaction(several, (db) => db.execute('UPDATE counters SET n = n + 1 WHERE id = 2'));
       expect(await count(2)).toBe(1);
     } finally {

@@ -47,6 +47,12 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 /** Longer with each try, and never the same for two that are in each other's way. */
 const pauseBefore = (attempt: number) => pause(Math.random() * Math.min(400, 15 * 2 ** attempt));
 
+/** A connection with the node that it is of. */
+interface Taken {
+  readonly connection: PoolConnection;
+  readonly node: number;
+}
+
 /** Connections to one MariaDB or to the nodes of a cluster, of which one is used until it is gone. All in UTC. */
 export class DatabasePool implements Database {
   readonly #addresses: readonly string[];
@@ -66,13 +72,19 @@ export class DatabasePool implements Database {
     });
   }
 
-  /** A connection for a transaction; of the next node when this one is gone. Whoever takes it releases it. */
-  getConnection(): Promise<PoolConnection> {
-    return this.#search((at) => {
-      const pool = this.#pools[at];
+  /** A connection for a transaction; of the next node when this one is gone. Whoever takes it gives it back, or loses it. */
+  take(): Promise<Taken> {
+    return this.#search(async (node) => {
+      const pool = this.#pools[node];
       if (pool === undefined) throw new Error('DatabasePool: there is no such node');
-      return pool.getConnection();
+      return { connection: await pool.getConnection(), node };
     });
+  }
+
+  /** A connection failed: its node is left, once for all who find it gone. */
+  lose({ connection, node }: Taken): void {
+    connection.destroy();
+    this.#leave(node);
   }
 
   /**
@@ -110,34 +122,22 @@ export class DatabasePool implements Database {
     if (this.#current === at) this.#current = (at + 1) % this.#pools.length;
   }
 
-  /** The node whose connections are handed out. */
-  get node(): number {
-    return this.#current;
-  }
-
-  /** Told that a connection of this node failed. */
-  failed(node: number): void {
-    this.#leave(node);
-  }
-
   /**
    * Runs one statement of its own. One that others were in the way of is tried again; so is one that only reads when its
    * node is gone. Of a change nobody knows then whether it was made: the error is the caller's.
    */
   async execute<T extends QueryResult>(sql: string, values?: Value[]): Promise<[T, FieldPacket[]]> {
     for (let attempt = 0; ; attempt++) {
-      const connection = await this.getConnection();
-      const { node } = this;
+      const taken = await this.take();
+      const { connection } = taken;
       try {
         const answer = await connection.execute<T>(sql, values);
         connection.release();
         return answer;
       } catch (error) {
         const trouble = troubleOf(error);
-        if (trouble === 'gone') {
-          connection.destroy();
-          this.#leave(node);
-        } else connection.release();
+        if (trouble === 'gone') this.lose(taken);
+        else connection.release();
         const again = trouble === 'conflict' || (trouble === 'gone' && /^\s*SELECT/i.test(sql));
         if (!again || attempt >= TRIES) throw error;
       }
@@ -147,8 +147,8 @@ export class DatabasePool implements Database {
 
   /** Opens all connections of the node, so that nobody waits for one in the first seconds. */
   async fill(): Promise<void> {
-    const taken = await Promise.all(Array.from({ length: CONNECTIONS }, () => this.getConnection()));
-    for (const connection of taken) connection.release();
+    const taken = await Promise.all(Array.from({ length: CONNECTIONS }, () => this.take()));
+    for (const { connection } of taken) connection.release();
   }
 
   async end(): Promise<void> {
@@ -169,8 +169,8 @@ export async function inTransaction<T>(
   work: (db: PoolConnection) => Promise<T>,
 ): Promise<T> {
   for (let attempt = 0; ; attempt++) {
-    const connection = await pool.getConnection();
-    const { node } = pool;
+    const taken = await pool.take();
+    const { connection } = taken;
     let storing = false;
     try {
       await connection.beginTransaction();
@@ -181,10 +181,8 @@ export async function inTransaction<T>(
       return result;
     } catch (error) {
       const trouble = troubleOf(error);
-      if (trouble === 'gone') {
-        connection.destroy();
-        pool.failed(node);
-      } else {
+      if (trouble === 'gone') pool.lose(taken);
+      else {
         await connection.rollback().then(
           () => connection.release(),
           () => connection.destroy(),

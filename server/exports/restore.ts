@@ -9,6 +9,7 @@ import type { LongConnection } from '../db/longConnection.ts';
 import type { DatabasePool } from '../db/pool.ts';
 import { countOtherClubs, insertClub } from '../db/queries/clubs.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
+import { noteAudit } from '../db/queries/audit.ts';
 import { keepersOf, keepKeepers } from '../db/queries/keepers.ts';
 import { releaseLease, takeLease } from '../db/queries/leases.ts';
 import { Refusal } from '../http/errors.ts';
@@ -115,6 +116,16 @@ async function replaceClub(connection: LongConnection, place: RestorePlace, back
     await writeRows(db, table, rows, table.name === 'benchmarks' ? 'keep' : 'refuse');
   }
   await keepKeepers(db, keepers);
+  if (place.coachId !== null) {
+    await noteAudit(db, {
+      clubId: club.id,
+      personId: place.coachId,
+      at: new Date(),
+      action: 'backup restored',
+      subject: 'club',
+      subjectId: club.id,
+    });
+  }
 }
 
 /** What the database has against a backup that says nothing wrong by itself. */

@@ -1,4 +1,5 @@
-import { strToU8, zipSync } from 'fflate';
+import { promisify } from 'node:util';
+import { strToU8, zip, type AsyncZippable } from 'fflate';
 import { csvOf } from '../exports/csv.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { ownRow } from '../db/queries/erasure.ts';
@@ -8,6 +9,8 @@ import { listReports } from '../db/queries/reports.ts';
 import { listHeadsOfPlayer, withAttempts } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 
+/** Packs in threads of its own: a life of practice takes a while. */
+const packed = promisify<AsyncZippable, Uint8Array>(zip);
 /** More than anybody plays in a life. */
 const MOST = 100_000;
 /** Rounds whose attempts are read at a time. */
@@ -46,7 +49,7 @@ export async function takeAway(db: Database, clubId: string, playerId: string): 
         }),
   }));
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
-  return zipSync({
+  return packed({
     'read-me.txt': strToU8(README),
     'person.json': json(await ownRow(db, playerId)),
     'rounds.csv': strToU8(

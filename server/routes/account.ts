@@ -9,10 +9,10 @@ import {
 } from '../../core/records/account.ts';
 import { hashPassword, passwordFits } from '../auth/password.ts';
 import { digestOfCode } from '../auth/signInCode.ts';
+import { auditAt } from '../access/audit.ts';
 import { closeSession, deviceOf, letIn, requireSession, type SignedIn } from '../auth/session.ts';
 import { requireStrong } from '../auth/strength.ts';
 import { slowDown } from '../auth/throttle.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { claimInstallation, countClubs } from '../db/queries/clubs.ts';
 import { findOwnSignIn, storePassword } from '../db/queries/coaches.ts';
 import { forgetDevices } from '../db/queries/knownDevices.ts';
@@ -105,6 +105,7 @@ export function accountRoutes(deps: Dependencies) {
   });
 
   const signedIn = requireSession(deps);
+  const note = auditAt(deps.now);
 
   app.post('/sign-out', signedIn, async (c) => {
     await closeSession(c, deps);
@@ -113,18 +114,20 @@ export function accountRoutes(deps: Dependencies) {
 
   // On all devices: whoever has one of them needs the password to come in again.
   app.post('/sign-out/everywhere', signedIn, async (c) => {
-    const { id, clubId } = c.get('viewer');
+    const viewer = c.get('viewer');
+    const { id } = viewer;
     await inTransaction(deps.pool, async (db) => {
       await deleteSessionsOf(db, id);
       await forgetDevices(db, id);
-      await noteAudit(db, { ...noteOf(id, clubId), action: 'signed out everywhere' });
+      await note(db, viewer, { action: 'signed out everywhere', subject: 'person', subjectId: id });
     });
     await closeSession(c, deps);
     return c.json({});
   });
 
   app.put('/password', signedIn, async (c) => {
-    const { id, clubId } = c.get('viewer');
+    const viewer = c.get('viewer');
+    const { id } = viewer;
     const body = await readBody(c, passwordChangeSchema);
     const own = await findOwnSignIn(deps.pool, id);
     if (own === undefined) throw new Refusal(401, 'sign in first');
@@ -138,19 +141,11 @@ export function accountRoutes(deps: Dependencies) {
     await inTransaction(deps.pool, async (db) => {
       await storePassword(db, id, passwordHash);
       await forgetDevices(db, id);
-      await noteAudit(db, { ...noteOf(id, clubId), action: 'password changed' });
+      await note(db, viewer, { action: 'password changed', subject: 'person', subjectId: id });
     });
     await gotIn();
     await letIn(c, deps, id);
     return c.json({});
-  });
-
-  const noteOf = (id: string, clubId: string) => ({
-    clubId,
-    personId: id,
-    at: new Date(deps.now()),
-    subject: 'person' as const,
-    subjectId: id,
   });
 
   app.get('/me', signedIn, (c) => c.json(c.get('viewer')));

@@ -9,6 +9,7 @@ import {
   settleSchema,
 } from '../../core/records/storedAttempt.ts';
 import { requireMayRewrite, visibleRound } from '../access/visibleRound.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import {
   changeAttempt,
@@ -20,7 +21,6 @@ import {
   setUndone,
   type KnownAttempt,
 } from '../db/queries/attempts.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { reopenRound, type RoundHead } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -41,14 +41,7 @@ function isSame(a: unknown, b: unknown): boolean {
 export function attemptRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
-  /** Who changes what of a round, for the list of changes. */
-  const noteOf = (viewer: Viewer, round: RoundHead) => ({
-    clubId: viewer.clubId,
-    personId: viewer.id,
-    at: new Date(deps.now()),
-    subject: 'round' as const,
-    subjectId: round.id,
-  });
+  const note = auditAt(deps.now);
 
   app.put('/:id/attempts/:attempt', async (c) => {
     const viewer = c.get('viewer');
@@ -126,7 +119,7 @@ export function attemptRoutes(deps: Dependencies) {
       const counted = countFor(entry, played, head, { id, ordinal, log, playedAt });
       const told = { ...counted, changed: { reason, by: viewer.name, at: changedAt } };
       await changeAttempt(db, told, { by: viewer.id, reason, at: new Date(changedAt) });
-      await noteAudit(db, { ...noteOf(viewer, head), action: 'attempt changed', reason });
+      await note(db, viewer, { action: 'attempt changed', subject: 'round', subjectId: head.id, reason });
       return told;
     });
     return c.json({ attempt, conflict: false });
@@ -172,7 +165,7 @@ export function attemptRoutes(deps: Dependencies) {
       const standing = await findStanding(db, head.id, other.ordinal);
       if (standing !== undefined) await setUndone(db, standing.attempt.id, now);
       await letStand(db, other.id);
-      await noteAudit(db, { ...noteOf(viewer, head), action: 'entry settled' });
+      await note(db, viewer, { action: 'entry settled', subject: 'round', subjectId: head.id });
     });
     return c.json(await openRoundOf(deps, viewer, await visibleRound(deps, viewer, round.id)));
   });

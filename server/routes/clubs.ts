@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { clubNameSchema, furtherClubSchema, type Viewer } from '../../core/records/account.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { giveCode } from '../clubs/codes.ts';
 import { foundClub } from '../clubs/found.ts';
-import { listAudit, noteAudit } from '../db/queries/audit.ts';
+import { listAudit } from '../db/queries/audit.ts';
 import { listClubsWithCoaches, renameClub } from '../db/queries/clubs.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listProgrammes } from '../db/queries/programmes.ts';
@@ -30,6 +31,7 @@ const LONGEST_MS = 2 * DAY_MS;
 /** The club as a whole; for coaches. */
 export function clubRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+  const note = auditAt(deps.now);
 
   // All players at a glance. The day is the reader's own calendar's.
   app.get('/overview', async (c) => {
@@ -92,7 +94,7 @@ export function clubRoutes(deps: Dependencies) {
     const { name } = await readBody(c, clubNameSchema);
     await inTransaction(deps.pool, async (db) => {
       await renameClub(db, viewer.clubId, name.trim());
-      await noteAudit(db, { ...noteOf(viewer), action: 'club renamed' });
+      await note(db, viewer, { action: 'club renamed', subject: 'club', subjectId: viewer.clubId });
     });
     return c.json({});
   });
@@ -111,18 +113,10 @@ export function clubRoutes(deps: Dependencies) {
     const given = await inTransaction(deps.pool, async (db) => {
       const person = { id, name: coach.trim(), email: null, passwordHash: null };
       await foundClub(db, club.trim(), person);
-      await noteAudit(db, { ...noteOf(viewer), action: 'club founded' });
+      await note(db, viewer, { action: 'club founded', subject: 'club', subjectId: viewer.clubId });
       return giveCode(db, id, deps.now());
     });
     return c.json({ id, ...given }, 201);
-  });
-
-  const noteOf = (viewer: Viewer) => ({
-    clubId: viewer.clubId,
-    personId: viewer.id,
-    at: new Date(deps.now()),
-    subject: 'club' as const,
-    subjectId: viewer.clubId,
   });
 
   return app;

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { coachChangeSchema, newCoachSchema, type Viewer } from '../../core/records/account.ts';
 import type { AuditAction } from '../../core/records/audit.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { giveCode } from '../clubs/codes.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { bringCoachBack, listCoaches, lockCoaches, removeCoach } from '../db/queries/coaches.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { inTransaction, type Database } from '../db/pool.ts';
@@ -17,15 +17,9 @@ import { requireUuid } from '../http/parameters.ts';
 export function coachRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
+  const audit = auditAt(deps.now);
   const note = (db: Database, viewer: Viewer, action: AuditAction, subjectId: string) =>
-    noteAudit(db, {
-      clubId: viewer.clubId,
-      personId: viewer.id,
-      at: new Date(deps.now()),
-      action,
-      subject: 'person',
-      subjectId,
-    });
+    audit(db, viewer, { action, subject: 'person', subjectId });
 
   app.get('/', async (c) => {
     const viewer = c.get('viewer');

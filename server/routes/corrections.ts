@@ -1,8 +1,8 @@
 import { Hono } from 'hono';
 import { roundMoveSchema, roundRemovalSchema } from '../../core/records/corrections.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { listRemoved, lockAnyRound, moveRound, setRemoved } from '../db/queries/corrections.ts';
 import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -16,6 +16,7 @@ const SHOWN = 200;
 /** Rounds that were entered wrongly: put away, brought back, or given to whom they belong. For coaches. */
 export function correctionRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+  const note = auditAt(deps.now);
 
   app.get('/removed', async (c) => {
     const viewer = c.get('viewer');
@@ -28,17 +29,13 @@ export function correctionRoutes(deps: Dependencies) {
     requireCoach(viewer);
     const id = requireUuid(c.req.param('id'), 'round');
     const { removed, reason } = await readBody(c, roundRemovalSchema);
-    const at = new Date(deps.now());
     await inTransaction(deps.pool, async (db) => {
       const round = await lockAnyRound(db, viewer.clubId, id);
       if (round === undefined) throw notFound('this round');
       // Told twice it is done once.
       if (round.removed === removed) return;
-      await setRemoved(db, id, removed ? at : null);
-      await noteAudit(db, {
-        clubId: viewer.clubId,
-        personId: viewer.id,
-        at,
+      await setRemoved(db, id, removed ? new Date(deps.now()) : null);
+      await note(db, viewer, {
         action: removed ? 'round removed' : 'round brought back',
         subject: 'round',
         subjectId: id,
@@ -59,10 +56,7 @@ export function correctionRoutes(deps: Dependencies) {
       if (round === undefined) throw notFound('this round');
       if (round.playerId === playerId) return;
       await moveRound(db, id, playerId);
-      await noteAudit(db, {
-        clubId: viewer.clubId,
-        personId: viewer.id,
-        at: new Date(deps.now()),
+      await note(db, viewer, {
         action: 'round moved',
         subject: 'round',
         subjectId: id,

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { hallChangeSchema } from '../../core/records/hall.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { isDuplicate } from '../db/errors.ts';
 import { listHalls, storeHall } from '../db/queries/halls.ts';
@@ -12,6 +13,7 @@ import { requireUuid } from '../http/parameters.ts';
 /** The halls of a club. */
 export function hallRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+  const note = auditAt(deps.now);
 
   app.get('/', async (c) => c.json(await listHalls(deps.pool, c.get('viewer').clubId)));
 
@@ -22,10 +24,11 @@ export function hallRoutes(deps: Dependencies) {
     const { name, archived } = await readBody(c, hallChangeSchema);
     const archivedAt = archived ? new Date(deps.now()) : null;
     try {
-      const stored = await inTransaction(deps.pool, (db) =>
-        storeHall(db, viewer.clubId, { id, name: name.trim(), archivedAt }),
-      );
-      if (!stored) throw notFound('this hall');
+      await inTransaction(deps.pool, async (db) => {
+        const hall = { id, name: name.trim(), archivedAt };
+        if (!(await storeHall(db, viewer.clubId, hall))) throw notFound('this hall');
+        await note(db, viewer, { action: 'hall changed', subject: 'hall', subjectId: id });
+      });
     } catch (error) {
       throw isDuplicate(error) ? new Refusal(409, 'name is already that of another hall', 'name') : error;
     }

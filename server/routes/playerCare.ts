@@ -3,30 +3,25 @@ import type { AuditAction } from '../../core/records/audit.ts';
 import type { Viewer } from '../../core/records/account.ts';
 import { erasureSchema, mayRewriteSchema, personCorrectionSchema } from '../../core/records/corrections.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { isDuplicate } from '../db/errors.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { erasePlayer, ownRow } from '../db/queries/erasure.ts';
 import { correctPerson, setMayRewrite } from '../db/queries/people.ts';
 import { inTransaction, type Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
+import { download } from '../exports/download.ts';
 import { takeAway } from '../players/takeAway.ts';
 
 /** What is kept of a player: put right, taken away as files, and erased for good. */
 export function playerCareRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
+  const audit = auditAt(deps.now);
   const note = (db: Database, viewer: Viewer, action: AuditAction, subjectId: string) =>
-    noteAudit(db, {
-      clubId: viewer.clubId,
-      personId: viewer.id,
-      at: new Date(deps.now()),
-      action,
-      subject: 'person',
-      subjectId,
-    });
+    audit(db, viewer, { action, subject: 'person', subjectId });
 
   // For the form that puts them right: the address is shown to coaches, and to whom it is.
   app.get('/:id/person', async (c) => {
@@ -74,9 +69,15 @@ export function playerCareRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
     await note(deps.pool, viewer, 'player exported', player.id);
-    c.header('content-type', 'application/zip');
-    c.header('content-disposition', 'attachment; filename="everything.zip"');
-    return c.body(Buffer.from(await takeAway(deps.pool, viewer.clubId, player.id)));
+    const { clubId } = viewer;
+    return download(c, deps, {
+      name: 'everything.zip',
+      type: 'application/zip',
+      clubId,
+      write: async function* (snapshot) {
+        yield await takeAway(snapshot.db, clubId, player.id);
+      },
+    });
   });
 
   // For good; whoever asks for it writes the name, so that nobody is erased by a slip.

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import type { Viewer } from '../../core/records/account.ts';
 import { newPlayerSchema, playerChangeSchema } from '../../core/records/player.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 import { hashPassword } from '../auth/password.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { requireStrong } from '../auth/strength.ts';
 import { giveCode } from '../clubs/codes.ts';
@@ -12,7 +12,6 @@ import { callRoundsOf } from '../players/callRounds.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { insertPerson, listPlayers, updatePlayer } from '../db/queries/people.ts';
 import { listHeadsOfPlayer, listRoundsOfPlayer, type RoundChoice } from '../db/queries/rounds.ts';
-import { noteAudit } from '../db/queries/audit.ts';
 import { isDuplicate } from '../db/errors.ts';
 import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -62,14 +61,7 @@ function periodBetween(from: string, to: string): { readonly from: Date; readonl
 export function playerRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
 
-  /** Who changed something about a player. */
-  const noteOf = (viewer: Viewer, playerId: string) => ({
-    clubId: viewer.clubId,
-    personId: viewer.id,
-    at: new Date(deps.now()),
-    subject: 'person' as const,
-    subjectId: playerId,
-  });
+  const note = auditAt(deps.now);
 
   app.get('/', async (c) => {
     const viewer = c.get('viewer');
@@ -95,7 +87,7 @@ export function playerRoutes(deps: Dependencies) {
           email: body.email,
           passwordHash,
         });
-        await noteAudit(db, { ...noteOf(viewer, id), action: 'player added' });
+        await note(db, viewer, { action: 'player added', subject: 'person', subjectId: id });
       });
     } catch (error) {
       if (isDuplicate(error)) throw new Refusal(409, 'email is already used for a sign-in', 'email');
@@ -115,7 +107,7 @@ export function playerRoutes(deps: Dependencies) {
       await updatePlayer(db, viewer.clubId, player.id, body, new Date(deps.now()));
       const archiving = body.archived ? 'player archived' : 'player brought back';
       const action = body.archived === player.archived ? 'player corrected' : archiving;
-      await noteAudit(db, { ...noteOf(viewer, player.id), action });
+      await note(db, viewer, { action, subject: 'person', subjectId: player.id });
     });
     return c.json(await visiblePlayer(deps, viewer, player.id));
   });
@@ -171,7 +163,7 @@ export function playerRoutes(deps: Dependencies) {
     requireCoach(viewer);
     const player = await visiblePlayer(deps, viewer, c.req.param('id'));
     const given = await inTransaction(deps.pool, async (db) => {
-      await noteAudit(db, { ...noteOf(viewer, player.id), action: 'code given' });
+      await note(db, viewer, { action: 'code given', subject: 'person', subjectId: player.id });
       return giveCode(db, player.id, deps.now());
     });
     return c.json(given, 201);

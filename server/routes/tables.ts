@@ -5,6 +5,7 @@ import { newTableSchema, tableHallSchema } from '../../core/records/clubTable.ts
 import { cardText } from '../../core/records/tableCard.ts';
 import { newConditionsSchema } from '../../core/records/conditions.ts';
 import { tableChangeSchema, type ClubTable } from '../../core/records/clubTable.ts';
+import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { noteConditions, tableOfConditions, withdrawConditions } from '../db/queries/conditions.ts';
 import {
@@ -28,6 +29,7 @@ const NAME_TAKEN = () => new Refusal(409, 'name is already that of another table
 export function tableRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
   const now = () => new Date(deps.now());
+  const note = auditAt(deps.now);
 
   async function tableOf(viewer: Viewer, id: string): Promise<ClubTable> {
     const table = await findTable(deps.pool, viewer.clubId, requireUuid(id, 'table'), now());
@@ -62,8 +64,8 @@ export function tableRoutes(deps: Dependencies) {
     }
     const sameCard = cardText(body.card) === cardText(table.state.card);
     try {
-      const done = await inTransaction(deps.pool, (db) =>
-        changeTable(db, {
+      const done = await inTransaction(deps.pool, async (db) => {
+        const changed = await changeTable(db, {
           id: table.id,
           name: body.name.trim(),
           archivedAt: body.archived ? now() : null,
@@ -71,8 +73,11 @@ export function tableRoutes(deps: Dependencies) {
           basedOn: body.basedOn,
           changedBy: viewer.id,
           changedAt: now(),
-        }),
-      );
+        });
+        if (changed)
+          await note(db, viewer, { action: 'table changed', subject: 'table', subjectId: table.id });
+        return changed;
+      });
       if (!done) {
         const message = 'basedOn is an older card: somebody has changed this table meanwhile';
         throw new Refusal(409, message, 'basedOn');
@@ -88,9 +93,12 @@ export function tableRoutes(deps: Dependencies) {
     requireCoach(viewer);
     const table = await tableOf(viewer, c.req.param('id'));
     const { hallId } = await readBody(c, tableHallSchema);
-    if (!(await placeTable(deps.pool, viewer.clubId, table.id, hallId))) {
-      throw new Refusal(404, 'hallId: this hall was not found', 'hallId');
-    }
+    await inTransaction(deps.pool, async (db) => {
+      if (!(await placeTable(db, viewer.clubId, table.id, hallId))) {
+        throw new Refusal(404, 'hallId: this hall was not found', 'hallId');
+      }
+      await note(db, viewer, { action: 'table changed', subject: 'table', subjectId: table.id });
+    });
     return c.json(await tableOf(viewer, table.id));
   });
 

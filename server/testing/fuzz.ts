@@ -5,6 +5,7 @@ import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
 import { readBackup } from '../exports/readBackup.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './club.ts';
+import { newLesson } from './newLesson.ts';
 import { newRound } from './newRound.ts';
 import { routesOf } from './routes.ts';
 
@@ -24,27 +25,7 @@ type Make = (w: FuzzWorld) => unknown;
 
 const LOG = logOf({ shots: [BLANK_SHOT] });
 const lesson: Make = ({ club }) => ({
-  document: {
-    title: 'Fuzz',
-    day: '2026-11-24',
-    tableId: club.poolTable,
-    playerIds: [club.playerId],
-    turns: 'after each round',
-    blocks: [
-      {
-        id: randomUUID(),
-        drill: 'harbour-turn',
-        stage: 1,
-        minutes: 20,
-        startedAt: null,
-        endedAt: null,
-        note: '',
-      },
-    ],
-    startedAt: null,
-    endedAt: null,
-    summary: '',
-  },
+  document: newLesson({ playerIds: [club.playerId], tableId: club.poolTable }),
   basedOn: null,
 });
 
