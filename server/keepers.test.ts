@@ -215,6 +215,9 @@ describe('the list of changes', () => {
   it('says who changed what and when, to the coaches of the club', async () => {
     const own = await createTestClub(test, 'petrel');
     await ask('PUT', '/club/name', { name: 'Petrel Rooms' }, own.coach);
+    const hall = randomUUID();
+    await ask('PUT', `/halls/${hall}`, { name: 'Loft', archived: false }, own.coach);
+    await ask('PUT', `/tables/${own.poolTable}/hall`, { hallId: hall }, own.coach);
     await ask(
       'PUT',
       `/players/${own.playerId}`,
@@ -227,6 +230,8 @@ describe('the list of changes', () => {
     expect(entries.map(({ action, by, name }) => [action, by, name])).toEqual(
       expect.arrayContaining([
         ['club renamed', 'coach of petrel', 'Petrel Rooms'],
+        ['hall changed', 'coach of petrel', 'Loft'],
+        ['table changed', 'coach of petrel', 'one'],
         ['player archived', 'coach of petrel', 'New Name'],
       ]),
     );

@@ -6,6 +6,8 @@ import { useNavigate } from 'react-router';
 import { LEAST_PASSWORD, passwordChangeSchema } from '../../core/records/account.ts';
 import { call } from '../api/client.ts';
 import { useViewer } from '../api/viewer.ts';
+import { Refused } from '../controls/Refused.tsx';
+import { useDoing } from '../controls/useDoing.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 import { forgetQueries } from './keptQueries.ts';
 
@@ -82,16 +84,13 @@ function PasswordPart() {
 function DevicesPart() {
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [refused, setRefused] = useState('');
-  async function leave() {
-    try {
+  const { busy, refused, perform } = useDoing();
+  const leave = () =>
+    perform(async () => {
       await call('POST', '/sign-out/everywhere', {});
       await forgetQueries(queries);
       await navigate('/sign-in');
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'it was not done');
-    }
-  }
+    });
   return (
     <section className="card" aria-labelledby="devices-title">
       <Title order={2} size="h3" id="devices-title">
@@ -100,14 +99,10 @@ function DevicesPart() {
       <Text mb="sm">
         A telephone that was lost, a computer of the hall that was left open: sign out on all of them at once.
       </Text>
-      <Button variant="default" onClick={() => void leave()}>
+      <Button variant="default" loading={busy} onClick={() => void leave()}>
         Sign out everywhere
       </Button>
-      {refused !== '' && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          {refused}
-        </Text>
-      )}
+      <Refused why={refused} />
     </section>
   );
 }

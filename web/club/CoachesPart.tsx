@@ -8,6 +8,8 @@ import { coachesQuery } from '../api/club.ts';
 import { useViewer } from '../api/viewer.ts';
 import { CodeShown } from '../controls/CodeShown.tsx';
 import { Loading } from '../controls/Loading.tsx';
+import { Refused } from '../controls/Refused.tsx';
+import { useDoing } from '../controls/useDoing.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
 interface Given {
@@ -23,37 +25,33 @@ export function CoachesPart() {
   const coaches = useQuery(coachesQuery);
   const queries = useQueryClient();
   const [given, setGiven] = useState<Given>();
-  const [refused, setRefused] = useState('');
+  const { refused, perform } = useDoing();
   const form = useForm({ initialValues: { name: '' }, validate: checkedBy(newCoachSchema) });
 
-  async function change(what: () => Promise<void>) {
-    setRefused('');
-    try {
-      await what();
-      await queries.invalidateQueries({ queryKey: coachesQuery.queryKey });
-      await queries.invalidateQueries({ queryKey: ['audit'] });
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'it was not done');
-    }
+  async function renew() {
+    await queries.invalidateQueries({ queryKey: coachesQuery.queryKey });
+    await queries.invalidateQueries({ queryKey: ['audit'] });
   }
   async function invite({ name }: { name: string }) {
     try {
       const { code, expiresAt } = await invitedSchema.validate(await call('POST', '/coaches', { name }));
       setGiven({ name, hasSignIn: false, code, expiresAt });
       form.reset();
-      await change(() => Promise.resolve());
+      await renew();
     } catch (error) {
       form.setErrors(errorsOf(error, 'name'));
     }
   }
   const giveCode = ({ id, name, hasSignIn }: Coach) =>
-    change(async () => {
+    perform(async () => {
       const code = await signInCodeSchema.validate(await call('POST', `/coaches/${id}/sign-in-code`));
       setGiven({ name, hasSignIn, ...code });
+      await renew();
     });
   const setRemoved = (id: string, removed: boolean) =>
-    change(async () => {
+    perform(async () => {
       await call('PUT', `/coaches/${id}/removed`, { removed });
+      await renew();
     });
 
   return (
@@ -97,11 +95,7 @@ export function CoachesPart() {
           </Table.Tbody>
         </Table>
       )}
-      {refused !== '' && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          {refused}
-        </Text>
-      )}
+      <Refused why={refused} />
       <form onSubmit={form.onSubmit((values) => void invite(values))}>
         <Stack gap={6} mt="sm">
           <Group align="start">

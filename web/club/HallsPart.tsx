@@ -6,6 +6,7 @@ import type { Hall } from '../../core/records/hall.ts';
 import { call } from '../api/client.ts';
 import { hallsQuery } from '../api/club.ts';
 import { Loading } from '../controls/Loading.tsx';
+import { useDoing } from '../controls/useDoing.ts';
 import { errorsOf } from '../controls/yupForm.ts';
 
 /** The halls of the club; in which one a table stands is said on the table's card. */
@@ -63,15 +64,8 @@ interface HallLineProps {
 
 function HallLine({ hall, onStore }: HallLineProps) {
   const [name, setName] = useState(hall.name);
-  const [refused, setRefused] = useState('');
-  const store = async (change: Omit<Hall, 'id'>) => {
-    setRefused('');
-    try {
-      await onStore(change);
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'it was not stored');
-    }
-  };
+  const { refused, perform } = useDoing();
+  const store = (change: Omit<Hall, 'id'>) => perform(() => onStore(change));
   return (
     <Group gap={6} align="start">
       <TextInput

@@ -1,5 +1,7 @@
-import { Button, Group, Modal, Stack, Text, TextInput } from '@mantine/core';
+import { Button, Group, Modal, Stack, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
+import { Refused } from './Refused.tsx';
+import { useDoing } from './useDoing.ts';
 
 interface ReasonDialogProps {
   readonly opened: boolean;
@@ -25,27 +27,18 @@ export function ReasonDialog({
   onDo,
 }: ReasonDialogProps) {
   const [reason, setReason] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [refused, setRefused] = useState('');
-  async function perform() {
-    setBusy(true);
-    setRefused('');
-    try {
-      await onDo(reason);
-      setReason('');
-      onClose();
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'it was not done');
-    } finally {
-      setBusy(false);
-    }
+  const { busy, refused, perform } = useDoing();
+  async function confirm() {
+    if (!(await perform(() => onDo(reason)))) return;
+    setReason('');
+    onClose();
   }
   return (
     <Modal opened={opened} onClose={onClose} title={title} centered>
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          void perform();
+          void confirm();
         }}
       >
         <Stack gap="sm">
@@ -58,11 +51,7 @@ export function ReasonDialog({
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
           />
-          {refused !== '' && (
-            <Text role="alert" c="var(--jr-coral-text)">
-              {refused}
-            </Text>
-          )}
+          <Refused why={refused} />
           <Group justify="end">
             <Button variant="default" onClick={onClose}>
               Leave it

@@ -17,6 +17,7 @@ import { useNavigate } from 'react-router';
 import type { Player } from '../../core/records/player.ts';
 import { call } from '../api/client.ts';
 import { personQuery, playersQuery } from '../api/players.ts';
+import { useDoing } from '../controls/useDoing.ts';
 import { errorsOf } from '../controls/yupForm.ts';
 
 /** What is kept of a player: put right, allowed, taken away, erased. For coaches. */
@@ -105,16 +106,12 @@ function Correction({ player, onDone }: { readonly player: Player; readonly onDo
 
 function Permission({ player }: { readonly player: Player }) {
   const queries = useQueryClient();
-  const [refused, setRefused] = useState('');
-  async function allow(allowed: boolean) {
-    setRefused('');
-    try {
+  const { refused, perform } = useDoing();
+  const allow = (allowed: boolean) =>
+    perform(async () => {
       await call('PUT', `/players/${player.id}/may-rewrite`, { allowed });
       await queries.invalidateQueries({ queryKey: playersQuery.queryKey });
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'it was not stored');
-    }
-  }
+    });
   return (
     <Switch
       label="May change what coaches entered"
@@ -132,17 +129,13 @@ function Erasure({ player }: { readonly player: Player }) {
   const navigate = useNavigate();
   const [sure, setSure] = useState(false);
   const [name, setName] = useState('');
-  const [refused, setRefused] = useState('');
-  async function erase() {
-    setRefused('');
-    try {
+  const { refused, perform } = useDoing();
+  const erase = () =>
+    perform(async () => {
       await call('POST', `/players/${player.id}/erasure`, { name });
       await navigate('/players');
       await queries.invalidateQueries();
-    } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'nothing was erased');
-    }
-  }
+    });
   return (
     <section>
       <Title order={3} size="h5">

@@ -1,8 +1,9 @@
-import { Button, Text } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { signInCodeSchema } from '../../core/records/account.ts';
 import type { Player } from '../../core/records/player.ts';
 import { call } from '../api/client.ts';
+import { Refused } from '../controls/Refused.tsx';
 import { CodeShown } from '../controls/CodeShown.tsx';
 
 /** A code with which a player makes their own sign-in, or a new password for it. */
@@ -22,11 +23,7 @@ export function SignInCode({ player }: { readonly player: Player }) {
         hasSignIn={player.hasSignIn}
         onClose={() => making.reset()}
       />
-      {making.isError && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          {making.error.message}
-        </Text>
-      )}
+      <Refused why={making.error?.message ?? ''} />
     </>
   );
 }
