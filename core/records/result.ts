@@ -1,6 +1,7 @@
-import { mixed, object, type InferType } from 'yup';
+import { object, type InferType } from 'yup';
 import { RESULT_UNITS } from '../counting/result.ts';
 import { choice, finite, flag } from './fields.ts';
+import { quickLook } from './quickLook.ts';
 
 export const resultSchema = object({
   value: finite(),
@@ -35,4 +36,4 @@ function isResult(value: unknown): value is Result {
 }
 
 /** The same as resultSchema in one look: a player's year has a thousand of them. */
-export const storedResultSchema = mixed<Result>({ check: isResult }).required();
+export const storedResultSchema = quickLook('a result', isResult);

@@ -1,7 +1,8 @@
-import { array, mixed, object, type InferType } from 'yup';
+import { array, object, type InferType } from 'yup';
 import { BREAK_AIMS, BREAK_PACES, RACK_BY } from './breakLog.ts';
 import { CAUSES } from './cause.ts';
 import { choice, count, finite, text } from './fields.ts';
+import { quickLook } from './quickLook.ts';
 
 /** Places from which a break is played, as seen by the player. */
 export const BREAK_PLACES = ['left', 'middle', 'right'] as const;
@@ -82,4 +83,4 @@ function isRoundSums(value: unknown): value is RoundSums {
 }
 
 /** The same as roundSumsSchema in one look: a player's year has a thousand of them, and each field's own checks add up. */
-export const storedSumsSchema = mixed<RoundSums>({ check: isRoundSums }).required();
+export const storedSumsSchema = quickLook('sums of a round', isRoundSums);

@@ -7,6 +7,7 @@ const FLAGS = [
   '--headless',
   '--no-sandbox',
   '--disable-gpu',
+  '--disable-software-rasterizer',
   '--disable-quic',
   '--no-first-run',
   '--disable-background-networking',

@@ -71,7 +71,7 @@ function upToDate(steps: readonly Step[], value: unknown): unknown {
 }
 
 /** Of what is read again and again with every page the newest are kept as they were read: nobody changes them. */
-const OFTEN: readonly StoredName[] = ['log', 'counted'];
+const OFTEN: readonly StoredName[] = ['log', 'counted', 'result'];
 const remembered = new LRUCache<string, object>({ max: 10_000 });
 
 /** What a JSON column says, checked. @throws ValidationError or SyntaxError for one that is damaged */

@@ -1,5 +1,5 @@
 import { listAttempts } from '../db/queries/attempts.ts';
-import { listResultsOfPlayer, type RoundResultRow } from '../db/queries/results.ts';
+import { listResultsOfPlayer, type ReadResult, type RoundResultRow } from '../db/queries/results.ts';
 import { storeMissingResult, type KeptResult } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 import { readableRevision } from '../db/queries/drills.ts';
@@ -9,9 +9,9 @@ import { keptOf } from '../rounds/counting.ts';
 export async function keptResults(
   db: Database,
   player: { readonly clubId: string; readonly id: string },
-  period: { readonly from: Date; readonly to: Date },
-): Promise<readonly { readonly row: RoundResultRow; readonly kept: KeptResult }[]> {
-  const rows = await listResultsOfPlayer(db, player.clubId, player.id, period);
+  asked: { readonly from: Date; readonly to: Date; readonly sums: boolean },
+): Promise<readonly { readonly row: RoundResultRow; readonly kept: ReadResult }[]> {
+  const rows = await listResultsOfPlayer(db, player.clubId, player.id, asked);
   const missing = rows.filter(({ kept }) => kept === undefined);
   const attempts = await listAttempts(
     db,

@@ -14,7 +14,7 @@ import { requireCoach, type SignedIn } from '../auth/session.ts';
 import {
   changeAttempt,
   findAttempt,
-  findStanding,
+  findPresent,
   insertAttempt,
   letStand,
   noteAttempt,
@@ -54,9 +54,9 @@ export function attemptRoutes(deps: Dependencies) {
     await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = countFor(entry, played, round, { id, ...body });
     const { created, ...stored } = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
-      const known = await findAttempt(db, id);
+      const { known, standing } = await findPresent(db, head.id, attempt);
       if (known !== undefined) return { ...sentAgain(head, known), created: false };
-      return keepAttempt(db, viewer, head, attempt);
+      return keepAttempt(db, viewer, head, attempt, standing);
     });
     return c.json(stored, created ? 201 : 200);
   });
@@ -76,8 +76,13 @@ export function attemptRoutes(deps: Dependencies) {
    * Keeps a new attempt. For a shot that is scored already the same told twice is one, and another one waits until the
    * coach settles it; so does one that comes after the end of the round.
    */
-  async function keepAttempt(db: Database, viewer: Viewer, round: RoundHead, attempt: StoredAttempt) {
-    const standing = await findStanding(db, round.id, attempt.ordinal);
+  async function keepAttempt(
+    db: Database,
+    viewer: Viewer,
+    round: RoundHead,
+    attempt: StoredAttempt,
+    standing: KnownAttempt | undefined,
+  ) {
     if (standing !== undefined && isSame(standing.attempt.log, attempt.log)) {
       return { attempt: standing.attempt, conflict: false, created: false };
     }
@@ -162,7 +167,7 @@ export function attemptRoutes(deps: Dependencies) {
         await setUndone(db, other.id, now);
         return;
       }
-      const standing = await findStanding(db, head.id, other.ordinal);
+      const { standing } = await findPresent(db, head.id, other);
       if (standing !== undefined) await setUndone(db, standing.attempt.id, now);
       await letStand(db, other.id);
       await note(db, viewer, { action: 'entry settled', subject: 'round', subjectId: head.id });

@@ -18,6 +18,9 @@ import {
 } from './deviceRound.ts';
 import { enter, NOTHING_ON_SCREEN, redo, undo, type Scoring, type Step } from './scoring.ts';
 
+/** Histories that are drawn; JOLLY_HISTORIES asks for more of them. */
+const RUNS = Number(process.env['JOLLY_HISTORIES'] ?? 2_500);
+
 /**
  * Two devices, their journals and outboxes, the network and the server as one small machine. Each step moves one thing
  * at one place; any order of steps must lose nothing, double nothing and tell of no conflict where there is none.
@@ -298,7 +301,7 @@ it('one device shows at every moment exactly what was entered on it, and the ser
       expect(world.server.contested()).toEqual([]);
       expect(device?.shown.attempts.map(({ id }) => id)).toEqual(world.script[0]);
     }),
-    { seed: 13, numRuns: 10_000 },
+    { seed: 13, numRuns: RUNS },
   );
 }, 120_000);
 
@@ -328,6 +331,6 @@ it('of two devices nothing is lost or doubled, and in the end both show what sta
         expect(device.shown.attempts.map(({ id }) => id)).toEqual(standing.map(({ id }) => id));
       }
     }),
-    { seed: 31, numRuns: 10_000 },
+    { seed: 31, numRuns: RUNS },
   );
 }, 240_000);

@@ -124,17 +124,28 @@ export async function findAttempt(db: Database, id: string): Promise<KnownAttemp
   return knownOf(rows[0]);
 }
 
-/** The standing attempt of a shot of a round. */
-export async function findStanding(
+/** What is there already of a shot that is to be stored. */
+export interface Present {
+  /** The attempt of that id, undone or not. */
+  readonly known: KnownAttempt | undefined;
+  /** The standing attempt of the same shot of the round. */
+  readonly standing: KnownAttempt | undefined;
+}
+
+/** Looks for an attempt by its id, and for the one that stands for the same shot, in one go. */
+export async function findPresent(
   db: Database,
   roundId: string,
-  ordinal: number,
-): Promise<KnownAttempt | undefined> {
+  attempt: Pick<StoredAttempt, 'id' | 'ordinal'>,
+): Promise<Present> {
   const [rows] = await db.execute<AttemptRow[]>(
-    `${SELECT} WHERE a.round_id = ? AND a.ordinal = ? AND a.standing = 1`,
-    [roundId, ordinal],
+    `${SELECT} WHERE a.id = ? UNION ALL ${SELECT} WHERE a.round_id = ? AND a.ordinal = ? AND a.standing = 1 AND a.id <> ?`,
+    [attempt.id, roundId, attempt.ordinal, attempt.id],
   );
-  return knownOf(rows[0]);
+  return {
+    known: knownOf(rows.find(({ id }) => id === attempt.id)),
+    standing: knownOf(rows.find(({ id }) => id !== attempt.id)),
+  };
 }
 
 function columnsOf(attempt: StoredAttempt) {

@@ -22,11 +22,20 @@ interface ResultRow extends RowDataPacket {
   started_at: Date;
   result: unknown;
   sums: unknown;
+  counted: number;
+}
+
+/** What a round came to; its sums only where they were asked for. */
+export interface ReadResult {
+  readonly result: KeptResult['result'];
+  readonly sums: KeptResult['sums'] | undefined;
 }
 
 /** An ended round without its attempts. */
 export interface RoundResultRow {
   readonly id: string;
+  /** Tells rounds apart that are not compared: of another text, stage or table as balls feel it. */
+  readonly kind: string;
   readonly table: Round['table'];
   readonly drillOwner: string;
   readonly drill: string;
@@ -35,30 +44,34 @@ export interface RoundResultRow {
   readonly ladderStart: number;
   readonly startedAt: Date;
   /** What it came to; undefined for a round from before results, or sums, were kept. */
-  readonly kept: KeptResult | undefined;
+  readonly kept: ReadResult | undefined;
 }
 
 /**
  * The results of a player's ended rounds within a period, oldest first: no attempts, so that a year is read at once. The
- * rounds lead: from the few tables a whole club's rounds would be looked through.
+ * rounds lead: from the few tables a whole club's rounds would be looked through. Results come as text: many are alike,
+ * and read once.
+ * @param asked the period, and whether sums are wanted, which take longest to read
  */
 export async function listResultsOfPlayer(
   db: Database,
   clubId: string,
   playerId: string,
-  period: { readonly from: Date; readonly to: Date },
+  asked: { readonly from: Date; readonly to: Date; readonly sums: boolean },
 ): Promise<RoundResultRow[]> {
   const [rows] = await db.execute<ResultRow[]>(
     `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
-       r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, r.result, r.sums
+       r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, CAST(r.result AS CHAR) AS result,
+       ${asked.sums ? 'r.sums' : 'NULL'} AS sums, r.result IS NOT NULL AND r.sums IS NOT NULL AS counted
      FROM rounds r FORCE INDEX (PRIMARY) STRAIGHT_JOIN tables t ON t.id = r.table_id
      WHERE r.club_id = ? AND r.player_id = ? AND r.removed_at IS NULL AND r.ended_at IS NOT NULL
        AND r.started_at BETWEEN ? AND ?
      ORDER BY r.started_at`,
-    [clubId, playerId, period.from, period.to],
+    [clubId, playerId, asked.from, asked.to],
   );
   return rows.map((row) => ({
     id: row.id,
+    kind: `${row.drill_owner}|${row.drill}|${String(row.revision)}|${String(row.stage)}|${row.table_fingerprint}`,
     table: {
       id: row.table_id,
       name: row.table_name,
@@ -74,11 +87,11 @@ export async function listResultsOfPlayer(
     ladderStart: row.ladder_start,
     startedAt: row.started_at,
     kept:
-      row.result === null || row.sums === null
+      row.counted !== 1
         ? undefined
         : readable('rounds', row.id, () => ({
             result: fromStored('result', row.result),
-            sums: fromStored('sums', row.sums),
+            sums: row.sums === null ? undefined : fromStored('sums', row.sums),
           })),
   }));
 }
