@@ -11,7 +11,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'core',
-          include: ['core/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'truth/**/*.test.ts'],
           environment: 'node',
           testTimeout: 30_000,
           isolate: false,

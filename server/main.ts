@@ -21,6 +21,7 @@ import { keepDueBackups } from './exports/nightly.ts';
 import { openRestoreThread } from './exports/restoreThread.ts';
 import { requestNow } from './http/asking.ts';
 import { limitSockets } from './http/sockets.ts';
+import { warmUpPages } from './players/warmUp.ts';
 import { warmUp } from './rounds/warmUp.ts';
 import { answerMeasures } from './measure.ts';
 
@@ -65,6 +66,7 @@ const LOOK_MS = 20_000;
 const library = await listLibrary(pool);
 await pool.fill();
 warmUp(library);
+warmUpPages();
 const calls = openCallThread();
 const plans = openPlanThread();
 const restoring = openRestoreThread(url);

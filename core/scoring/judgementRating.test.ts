@@ -18,7 +18,6 @@ describe('judgement', () => {
     const calls = Array.from({ length: 40 }, (_, i) => ({ day: 6 * i, score: i < 20 ? 0 : 1 }));
     const rating = rateJudgement(calls, 240);
     expect(rating?.rating).toBeGreaterThan(70);
-    expect(rating?.weight).toBeLessThan(40);
     expect((rating?.high ?? 0) - (rating?.low ?? 0)).toBeGreaterThan(
       100 * (wilson(30, 40).high - wilson(30, 40).low),
     );

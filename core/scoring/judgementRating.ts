@@ -1,5 +1,8 @@
 import { wilson } from '../statistics/wilson.ts';
-import { HALF_LIFE_DAYS, type Rating } from './rating.ts';
+import type { Rating } from './rating.ts';
+
+/** A call weighs half as much after so many days. */
+const HALF_LIFE_DAYS = 60;
 
 /** A call as far as a rating needs it. */
 export interface RatedCall {
@@ -10,8 +13,7 @@ export interface RatedCall {
 }
 
 /**
- * Judgement on a scale of its own from 0 to 100: the share of calls that were right, newer ones weighing more by the same
- * half-life as rounds, with Wilson's 90 % interval for their effective number (L. Kish). No virtual player calls, so it
+ * Judgement on a scale of its own from 0 to 100: the share of calls that were right, newer ones weighing more, with Wilson's 90 % interval for their effective number (L. Kish). No virtual player calls, so it
  * is not a level.
  * @param today days, as the calls have them
  * @returns undefined for no calls
@@ -29,6 +31,5 @@ export function rateJudgement(calls: readonly RatedCall[], today: number): Ratin
     low: 100 * low,
     high: 100 * high,
     rounds: calls.length,
-    weight: effective,
   };
 }

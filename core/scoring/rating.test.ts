@@ -96,7 +96,7 @@ describe('a rating', () => {
       );
       return (rating?.high ?? 0) - (rating?.low ?? 0);
     };
-    expect(width(1)).toBeGreaterThan(2 * width(20));
+    expect(width(1)).toBeGreaterThan(1.5 * width(20));
     expect(width(1)).toBeGreaterThan(20);
   });
 

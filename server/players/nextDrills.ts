@@ -1,7 +1,7 @@
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { NextDrill } from '../../core/records/nextDrill.ts';
 import { nextDrills, type DrillCandidate } from '../../core/scoring/nextDrill.ts';
-import { progressIn } from '../../core/scoring/progress.ts';
+import { courseOf } from '../../core/scoring/progress.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
 import { canBePlayed } from '../../core/virtual/playRound.ts';
@@ -11,7 +11,8 @@ import { benchmarkKey } from '../benchmarks/queue.ts';
 import { LIBRARY, listDrills } from '../db/queries/drills.ts';
 import { listTables } from '../db/queries/tables.ts';
 import type { Database } from '../db/pool.ts';
-import { knownRounds, pointsOf, ratingsOf, type KnownRound } from './progress.ts';
+import { knownRounds, pointsOf, type KnownRound } from './knownRounds.ts';
+import { ratingsOf } from './progress.ts';
 
 const DAY_MS = 86_400_000;
 const SHOWN = 6;
@@ -21,7 +22,7 @@ function courseIn(rounds: readonly KnownRound[], today: number): Pick<DrillCandi
   const last = rounds.at(-1);
   return {
     restDays: last === undefined ? undefined : Math.max(0, today - last.day),
-    course: rounds.length === 0 ? undefined : progressIn(pointsOf(rounds)).course,
+    course: rounds.length === 0 ? undefined : courseOf(pointsOf(rounds)),
   };
 }
 
@@ -31,13 +32,13 @@ export async function nextDrillsOf(
   player: { readonly clubId: string; readonly id: string },
   period: { readonly from: Date; readonly to: Date },
 ): Promise<NextDrill[]> {
-  const rounds = await knownRounds(db, player, period);
+  const rounds = await knownRounds(db, player, { ...period, sums: false });
   const choice = { ...period, tableId: undefined, drill: undefined, skill: undefined };
   const ratings = await ratingsOf(db, player.id, rounds, choice);
   const drills = await listDrills(db, player.clubId, player.id);
   const tables = (await listTables(db, player.clubId, period.to)).filter(({ archived }) => !archived);
   // Whoever plays one game is not sent to the other's tables.
-  const played = new Set(rounds.map(({ table }) => table.preset));
+  const played = new Set(rounds.map(({ row }) => row.table.preset));
   const today = period.to.getTime() / DAY_MS;
   const stages: (Omit<DrillCandidate, 'levels'> & { readonly key: BenchmarkKey })[] = [];
   for (const { document, revision, archived, own: isOwn } of drills) {
@@ -52,7 +53,7 @@ export async function nextDrillsOf(
     for (const [i] of document.stages.entries()) {
       const stage = i + 1;
       const key = benchmarkKey({ owner, document, revision }, stage, fingerprint);
-      const own = rounds.filter((round) => round.drill === document.slug && round.stage === stage);
+      const own = rounds.filter(({ row }) => row.drill === document.slug && row.stage === stage);
       stages.push({
         key,
         drill: document.slug,

@@ -5,7 +5,8 @@ import type { Player } from '../../core/records/player.ts';
 import type { Programme } from '../../core/records/programme.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import type { Database } from '../db/pool.ts';
-import { coursesOf, knownRounds, ratingsOf, type KnownRound } from './progress.ts';
+import { knownRounds, type KnownRound } from './knownRounds.ts';
+import { coursesOf, ratingsOf } from './progress.ts';
 
 /** What a year of somebody says changes little within minutes; a new round makes it anew at once. */
 const FRESH_MS = 5 * 60_000;
@@ -60,7 +61,7 @@ export async function overviewOf(
   const key = [player.id, player.rounds, player.lastRoundAt].join('|');
   const kept = overviews.get(key);
   if (kept !== undefined) return kept;
-  const rounds = await knownRounds(db, { clubId, id: player.id }, period);
+  const rounds = await knownRounds(db, { clubId, id: player.id }, { ...period, sums: false });
   const choice = { ...period, tableId: undefined, drill: undefined, skill: undefined };
   const overview = summed(player, rounds, await ratingsOf(db, player.id, rounds, choice));
   overviews.set(key, overview);

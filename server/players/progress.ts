@@ -1,28 +1,20 @@
-import { compareResults, isComparable, medianResult } from '../../core/counting/result.ts';
-import type { Benchmark } from '../../core/records/benchmark.ts';
-import type { Round } from '../../core/records/round.ts';
+import { compareResults, medianResult } from '../../core/counting/result.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { KindProgress, MonthSums, PlayerProgress } from '../../core/records/progress.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
-import type { RoundSums } from '../../core/records/roundSums.ts';
-import { benchmarkScore } from '../../core/scoring/benchmark.ts';
 import { rateJudgement } from '../../core/scoring/judgementRating.ts';
-import { progressIn, ratingScale, type ProgressPoint } from '../../core/scoring/progress.ts';
+import { courseOf, progressIn, type ProgressPoint, type Slope } from '../../core/scoring/progress.ts';
 import { ChanceTables, rateRounds, type Rating } from '../../core/scoring/rating.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
-import type { Distribution } from '../../core/statistics/distribution.ts';
-import type { Slope } from '../../core/statistics/slope.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
-import { knownBenchmarks, textOf } from '../benchmarks/known.ts';
-import { benchmarkKey } from '../benchmarks/queue.ts';
 import { listCallScores } from '../db/queries/calls.ts';
-import type { RoundResultRow } from '../db/queries/results.ts';
-import { LIBRARY, readableRevision } from '../db/queries/drills.ts';
+import { LIBRARY } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
-import { keptResults } from './keptResults.ts';
+import { knownRounds, pointsOf, type KnownRound } from './knownRounds.ts';
 
 const DAY_MS = 86_400_000;
 const RECENT = 5;
+const chanceTables = new ChanceTables();
 
 /** What is looked at of a player: a period, and what else is chosen. */
 export interface ProgressChoice {
@@ -31,76 +23,6 @@ export interface ProgressChoice {
   readonly tableId: string | undefined;
   readonly drill: string | undefined;
   readonly skill: Skill | undefined;
-}
-
-/** How virtual players of the five levels score, with what follows from it. */
-interface KnownLevels {
-  readonly rounds: readonly Distribution[];
-  /** The rating whose expected score a score is. */
-  readonly scale: (score: number) => number;
-}
-
-/** Worked out once for each benchmark that this process remembers: players of a club play the same drills. */
-const levelsKnown = new WeakMap<Benchmark, KnownLevels>();
-const chanceTables = new ChanceTables();
-
-function levelsOf(benchmark: Benchmark): KnownLevels {
-  const known = levelsKnown.get(benchmark);
-  if (known !== undefined) return known;
-  const rounds = benchmark.levels.map(({ round }) => round);
-  const levels = { rounds, scale: ratingScale(rounds) };
-  levelsKnown.set(benchmark, levels);
-  return levels;
-}
-
-/** A round that counts, with what is known of its kind. */
-export interface KnownRound extends RoundResultRow {
-  readonly result: Round['result'];
-  readonly sums: RoundSums;
-  readonly day: number;
-  readonly skills: readonly Skill[];
-  /** How virtual players of the five levels score; undefined where none have played it. */
-  readonly levels: KnownLevels | undefined;
-}
-
-const kindOf = ({ drillOwner, drill, revision, stage, table }: RoundResultRow) =>
-  [drillOwner, drill, revision, stage, table.fingerprint].join('|');
-
-/** The ended rounds of a period with skills and levels of their kinds, each kind looked up once. */
-export async function knownRounds(
-  db: Database,
-  player: { readonly clubId: string; readonly id: string },
-  period: { readonly from: Date; readonly to: Date },
-): Promise<readonly KnownRound[]> {
-  const rows = await keptResults(db, player, period);
-  const first = new Map(rows.map(({ row }) => [kindOf(row), row]));
-  const subjects = await Promise.all(
-    [...first].map(async ([kind, row]) => {
-      const entry = await readableRevision(db, row.drillOwner, row.drill, row.revision);
-      return { kind, entry, key: entry && benchmarkKey(entry, row.stage, row.table.fingerprint) };
-    }),
-  );
-  const benchmarks = await knownBenchmarks(
-    db,
-    subjects.flatMap(({ key }) => key ?? []),
-  );
-  const kinds = new Map(
-    subjects.map(({ kind, entry, key }): [string, Pick<KnownRound, 'skills' | 'levels'>] => {
-      const benchmark = key && benchmarks.get(textOf(key));
-      return [kind, { skills: entry?.document.skills ?? [], levels: benchmark && levelsOf(benchmark) }];
-    }),
-  );
-  return rows.flatMap(({ row, kept }) => {
-    const kind = kinds.get(kindOf(row));
-    return kind === undefined ? [] : [{ ...row, ...kind, ...kept, day: row.startedAt.getTime() / DAY_MS }];
-  });
-}
-
-/** Results on the scale of ratings, as far as their levels are known. */
-export function pointsOf(rounds: readonly KnownRound[]): readonly ProgressPoint[] {
-  return rounds.flatMap(({ day, result, levels }) =>
-    levels === undefined ? [] : [{ day, rating: levels.scale(benchmarkScore(result)) }],
-  );
 }
 
 /** JSON knows no infinity: an interval without an end has none. */
@@ -138,18 +60,14 @@ function ratingRecord(
 /** The rating of a skill by the rounds whose levels are known. @param today days */
 function ratingOf(skill: Skill, rounds: readonly KnownRound[], today: number): SkillRating | undefined {
   const own = rounds.filter(
-    ({ skills, levels, result }) => skills.includes(skill) && levels !== undefined && isComparable(result),
+    ({ kind, comparable }) => comparable && kind.levels !== undefined && kind.skills.includes(skill),
   );
   const rating = rateRounds(
-    own.map(({ day, result, levels }) => ({
-      day,
-      score: benchmarkScore(result),
-      levels: levels?.rounds ?? [],
-    })),
+    own.map(({ day, score, kind }) => ({ day, score, levels: kind.levels?.rounds ?? [] })),
     today,
     chanceTables,
   );
-  const tables = new Set(own.map(({ table }) => table.fingerprint)).size;
+  const tables = new Set(own.map(({ row }) => row.table.fingerprint)).size;
   return rating && ratingRecord(skill, 'rounds', rating, pointsOf(own), tables);
 }
 
@@ -167,11 +85,11 @@ async function judgementOf(
 
 function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   const last = rounds.at(-1);
-  const results = rounds.map(({ result }) => result);
+  const results = rounds.map(({ kept }) => kept.result);
   const best = [...results].sort(compareResults)[0];
   if (last === undefined || best === undefined) return undefined;
   const { course, slope, comeback, streak } = progressIn(pointsOf(rounds));
-  const { drill, drillOwner, revision, stage, table, startedAt } = last;
+  const { drill, drillOwner, revision, stage, table, startedAt } = last.row;
   return {
     drill,
     ownDrill: drillOwner !== LIBRARY,
@@ -180,7 +98,7 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
     table,
     rounds: rounds.length,
     best,
-    last: last.result,
+    last: last.kept.result,
     median: medianResult(results.slice(-RECENT)),
     lastAt: startedAt.toISOString(),
     course,
@@ -190,32 +108,30 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   };
 }
 
+/** Rounds that count among others of their kind, by it. */
+function byKind(rounds: readonly KnownRound[]): readonly KnownRound[][] {
+  const comparable = rounds.filter((round) => round.comparable);
+  return [...groupBy(comparable, ({ row }) => row.kind).values()];
+}
+
 /** Where each kind of round goes, and no more of it. */
 export function coursesOf(rounds: readonly KnownRound[]): KindProgress['course'][] {
-  const byKind = groupBy(
-    rounds.filter(({ result }) => isComparable(result)),
-    kindOf,
-  );
-  return [...byKind.values()].map((own) => progressIn(pointsOf(own)).course);
+  return byKind(rounds).map((own) => courseOf(pointsOf(own)));
 }
 
 /** The course of each kind of round, the one played last first. */
 export function kindsOf(rounds: readonly KnownRound[]): KindProgress[] {
-  const byKind = groupBy(
-    rounds.filter(({ result }) => isComparable(result)),
-    kindOf,
-  );
-  return [...byKind.values()]
+  return byKind(rounds)
     .flatMap((each) => kindProgress(each) ?? [])
     .sort((a, b) => b.lastAt.localeCompare(a.lastAt));
 }
 
 function monthsOf(rounds: readonly KnownRound[]): MonthSums[] {
-  const byMonth = groupBy(rounds, ({ startedAt }) => startedAt.toISOString().slice(0, 7));
+  const byMonth = groupBy(rounds, ({ row }) => row.startedAt.toISOString().slice(0, 7));
   return [...byMonth].map(([month, own]) => ({
     month,
     rounds: own.length,
-    sums: addSums(own.map(({ sums }) => sums)),
+    sums: addSums(own.flatMap(({ kept }) => kept.sums ?? [])),
   }));
 }
 
@@ -242,19 +158,21 @@ export async function playerProgress(
   player: { readonly clubId: string; readonly id: string },
   choice: ProgressChoice,
 ): Promise<PlayerProgress> {
-  const all = await knownRounds(db, player, choice);
+  const all = await knownRounds(db, player, { ...choice, sums: true });
   const rounds = all.filter(
-    ({ table, drill, skills }) =>
-      (choice.tableId === undefined || table.id === choice.tableId) &&
-      (choice.drill === undefined || drill === choice.drill) &&
-      (choice.skill === undefined || skills.includes(choice.skill)),
+    ({ row, kind }) =>
+      (choice.tableId === undefined || row.table.id === choice.tableId) &&
+      (choice.drill === undefined || row.drill === choice.drill) &&
+      (choice.skill === undefined || kind.skills.includes(choice.skill)),
   );
   return {
     ratings: await ratingsOf(db, player.id, rounds, choice),
-    unrated: rounds.filter(({ levels, result }) => levels === undefined && isComparable(result)).length,
+    unrated: rounds.filter(({ kind, comparable }) => comparable && kind.levels === undefined).length,
     kinds: kindsOf(rounds),
     months: monthsOf(rounds),
-    tables: [...new Map(all.map(({ table }) => [table.id, { id: table.id, name: table.name }])).values()],
-    drills: [...new Set(all.map(({ drill }) => drill))],
+    tables: [
+      ...new Map(all.map(({ row: { table } }) => [table.id, { id: table.id, name: table.name }])).values(),
+    ],
+    drills: [...new Set(all.map(({ row }) => row.drill))],
   };
 }

@@ -1,0 +1,3 @@
+import { runCompiled } from './lib/compiled.ts';
+
+await runCompiled('truth', { main: 'truth/main.ts' });
