@@ -1,4 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
+import { LEVEL_NAMES } from '../player/levels.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import { CONDITIONS } from './drillText/conditions.ts';
 import { completeDrill } from './drillText/complete.ts';
@@ -145,6 +146,10 @@ export const drillSchema = object({
   /** Why the plan cannot be checked by playing it; null where it is. */
   unchecked: text(200).nullable().defined('${path} is missing'),
   scoring: scoringSchema,
+  /** Whom a leave is judged by; a team player where nothing is said. */
+  opponent: string()
+    .strict()
+    .oneOf(LEVEL_NAMES, `\${path} must be one of ${LEVEL_NAMES.join(', ')}`),
   stages: array(stageSchema)
     .required('${path} is missing')
     .min(1, '${path} needs at least one stage')

@@ -3,16 +3,16 @@ import { bearing, distance } from '../math/point.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
-import { potLines } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { executed } from '../player/execute.ts';
-import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { clothLinesOf } from '../table/markings.ts';
+import { gradeBreak } from './breakGrades.ts';
 import type { VirtualPlayer } from './player.ts';
 
+type Rack = NonNullable<Drill['rack']>['kind'];
 type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 
 /** m/s: a full break on a pool table, and one off the edge of a pack that comes back. */
@@ -20,11 +20,6 @@ const FULL = 8.5;
 const OFF_THE_EDGE = 3.4;
 /** A break off the edge covers this share of the last ball's width. */
 const EDGE_COVERED = 0.3;
-/** How near to the middle of the table the cue ball has to stop for each grade of control, as shares of the width. */
-const CONTROL = [0.2, 0.4, 0.65];
-/** Shares of the balls left that have a pocket, for each grade of the layout. */
-const LAYOUT = [0.4, 0.6, 0.8];
-
 /** The break that a virtual player plans. @param racked the rack, head ball first */
 export function planBreak(
   { table }: VirtualPlayer,
@@ -70,9 +65,8 @@ function edgeDirection(cue: BallOnTable, ball: BallOnTable): number {
   return bearing(cue, ball) + beside;
 }
 
-/** Plays one break and grades it: balls down, how near to the middle the cue ball stays, how open the rest lies. */
-export function playBreak(player: VirtualPlayer, plan: Shot): AttemptOutcome {
-  const { table } = player;
+/** Plays one break and grades it: balls down, and what it leaves (see gradeBreak). @param rack what was broken */
+export function playBreak(player: VirtualPlayer, plan: Shot, rack: Rack): AttemptOutcome {
   const shot = executed(plan, player.error, player.random);
   const { rest } = simulate(shot, { events: false });
   const left = leftOnTable(plan.balls, rest);
@@ -80,25 +74,6 @@ export function playBreak(player: VirtualPlayer, plan: Shot): AttemptOutcome {
   const objects = left.filter((ball) => ball !== cue);
   const balls = rest.filter(({ id, pocket }) => id !== CUE_BALL && pocket !== null).length;
   const foul = cue === undefined || ballLost(rest);
-  const away =
-    cue === undefined ? Infinity : distance(cue, { x: table.length / 2, y: table.width / 2 }) / table.width;
-  const open = new Set(
-    potLines(
-      table,
-      objects,
-      objects.map(({ id }) => id),
-      acceptanceNear,
-    ).map(({ ball }) => ball),
-  );
-  const share = objects.length === 0 ? 1 : open.size / objects.length;
-  return {
-    done: balls > 0 && !foul,
-    balls,
-    opening: {
-      balls,
-      control: CONTROL.filter((limit) => away <= limit).length,
-      layout: LAYOUT.filter((limit) => share >= limit).length,
-      inOff: foul,
-    },
-  };
+  const { control, layout } = gradeBreak(player.table, rack, foul ? undefined : cue, objects);
+  return { done: balls > 0 && !foul, balls, opening: { balls, control, layout, inOff: foul } };
 }

@@ -7,6 +7,7 @@ import { leftOnTable } from '../planning/aftermath.ts';
 import { bestSafety } from '../planning/safety/bestSafety.ts';
 import { bestLeft } from '../planning/safety/leave.ts';
 import { executed } from '../player/execute.ts';
+import { opponentError } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
 import { forgivingKick } from '../shot/kicks/forgivingKick.ts';
 import { hitOf, type Hit } from '../shot/kicks/hit.ts';
@@ -26,13 +27,14 @@ const OPEN = 0.6;
 
 /** The stroke that a virtual player plans: the kick that forgives most, or the safety that leaves least. */
 export function planHit(
-  { table, error }: VirtualPlayer,
+  { table }: VirtualPlayer,
+  drill: Drill,
   task: HitTask,
   balls: readonly BallOnTable[],
   cue: BallOnTable,
 ): Shot | undefined {
   return task.kind === 'safety'
-    ? bestSafety(table, error, balls, cue.id, task.target)
+    ? bestSafety(table, opponentError(drill, table.preset.game), balls, cue.id, task.target)
     : forgivingKick(table, balls, cue.id, task);
 }
 
@@ -49,8 +51,8 @@ function gradeOf(task: HitTask, hit: Hit): ContactGrade {
 }
 
 /**
- * Plays one attempt at a planned kick or safety and judges it: hit, legal, thickness, and what it leaves to an opponent of
- * the same level; a miss that the drill calls is played again.
+ * Plays one attempt at a planned kick or safety and judges it: hit, legal, thickness, and what it leaves to the
+ * opponent, who is the same for everybody; a miss that the drill calls is played again.
  */
 export function playHit(
   player: VirtualPlayer,
@@ -60,6 +62,7 @@ export function playHit(
 ): AttemptOutcome {
   const missed = { hit: false, legal: false, repeats: MOST_REPEATS, leave: 'wide open' } as const;
   if (plan === undefined) return { done: false, grade: 'miss', kick: missed };
+  const opponent = opponentError(drill, player.table.preset.game);
   const called = drill.scoring.method === 'kick' && drill.scoring.penalty > 0;
   for (let repeats = 0; ; repeats++) {
     const shot = executed(plan, player.error, player.random);
@@ -73,7 +76,7 @@ export function playHit(
     const foul = cue === undefined || ballLost(result.rest);
     const leave = foul
       ? 'wide open'
-      : leaveGrade(bestLeft(player.table, player.error, cue, objects, task.target));
+      : leaveGrade(bestLeft(player.table, opponent, cue, objects, task.target));
     const done = met && !foul && (task.kind === 'kick' ? hit.legal : leave === 'nothing on');
     return {
       done,

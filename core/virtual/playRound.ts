@@ -108,11 +108,11 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
     }
     case 'break': {
       const plan = planBreak(planner, task, drill.plan, set.racked);
-      return each((player) => playBreak(player, plan));
+      return each((player) => playBreak(player, plan, drill.rack?.kind ?? 'eight'));
     }
     case 'kick':
     case 'safety': {
-      const plan = cue && planHit(planner, task, all, cue);
+      const plan = cue && planHit(planner, drill, task, all, cue);
       return each((player) => playHit(player, drill, task, plan));
     }
     case 'plant': {

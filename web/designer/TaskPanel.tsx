@@ -8,6 +8,8 @@ import { ClearTask } from './task/ClearTask.tsx';
 import { LandTask } from './task/LandTask.tsx';
 import { PositionTask } from './task/PositionTask.tsx';
 import { Stack } from '@mantine/core';
+import { LEVEL_NAMES } from '../../core/player/levels.ts';
+import { opponentLevel } from '../../core/player/opponent.ts';
 import { firstScoring, firstTask } from '../../core/drill/draft.ts';
 import { methodsOf } from '../../core/drill/methodsOf.ts';
 import { objectBalls } from '../../core/drill/round.ts';
@@ -72,6 +74,15 @@ export function TaskPanel({ drill, edit }: PanelProps) {
         }}
       />
       <TaskFields drill={drill} task={task} put={put} />
+      {(task.kind === 'safety' || task.kind === 'kick') && (
+        <OneOf
+          label="The leave is judged by what would be made of it by"
+          value={opponentLevel(drill)}
+          values={LEVEL_NAMES}
+          wordOf={(level) => `a ${level} player`}
+          onChange={(opponent) => edit({ ...drill, opponent })}
+        />
+      )}
     </Stack>
   );
 }

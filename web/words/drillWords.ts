@@ -1,4 +1,5 @@
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
+import { opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -94,8 +95,15 @@ export function marksInWords(marks: DrillStage['marks']): string | undefined {
   return `The coach’s marks for a round: ${inOrder.map(({ level, score }) => `${level} ${score}`).join(', ')}.`;
 }
 
-/** Where the cue ball starts and which conditions hold, a line each. */
-export function rulesInWords({ cueBall, conditions, faults, repair, thrown }: Drill): readonly string[] {
+/** A leave is judged in these: by a stated opponent, the same for everybody. */
+function leaveInWords(drill: Drill): readonly string[] {
+  if (drill.task.kind !== 'safety' && drill.scoring.method !== 'kick') return [];
+  return [`A leave is worth what a ${opponentLevel(drill)} player would make of it, whoever plays.`];
+}
+
+/** Where the cue ball starts, which conditions hold and whom a leave is judged by, a line each. */
+export function rulesInWords(drill: Drill): readonly string[] {
+  const { cueBall, conditions, faults, repair, thrown } = drill;
   const noted = Object.entries(faults)
     .filter(([, consequence]) => consequence === 'only noted')
     .map(([fault]) => fault);
@@ -104,5 +112,6 @@ export function rulesInWords({ cueBall, conditions, faults, repair, thrown }: Dr
     ...(thrown === null ? [] : [`${thrown.balls.length} balls are thrown at random.`]),
     ...conditions.map((condition) => `Condition: ${condition}.`),
     ...(noted.length === 0 ? [] : [`Only noted: ${list(noted)}; then ${repair}.`]),
+    ...leaveInWords(drill),
   ];
 }

@@ -1,0 +1,117 @@
+import { distance } from '../math/point.ts';
+import { contactDistance } from '../motion/ballBall.ts';
+import type { BallOnTable } from '../motion/shot.ts';
+import { bestPotChance } from '../planning/bestPot.ts';
+import { potLines, viewOf, type PotLine } from '../planning/potOptions.ts';
+import { cueBallAt } from '../planning/windowAmong.ts';
+import { executionErrorOf, type ExecutionError } from '../player/levels.ts';
+import { USUAL_OPPONENT } from '../player/opponent.ts';
+import type { Drill } from '../records/drill.ts';
+import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import { contactFor } from '../shot/cut.ts';
+import { clothLinesOf } from '../table/markings.ts';
+import type { Table } from '../table/table.ts';
+
+/** What a break leaves, 0…3 each: for the next shot, and for all that comes after. */
+export interface BreakGrades {
+  readonly control: number;
+  readonly layout: number;
+}
+
+type Rack = NonNullable<Drill['rack']>['kind'];
+
+/** From these chances of the next pot on control is worth one, two and three. */
+const NEXT_POT = [0.3, 0.5, 0.75];
+/** From these chances of clearing what is left on the layout is. */
+const CLEARING = [0.02, 0.08, 0.2];
+/** Within these shares of the way from the baulk cushion to the line a break-off's cue ball is back. */
+const BACK = [1, 0.6, 0.3];
+/** A break-off leaves this little at most: chances of the opponent's best pot. */
+const LEFT = [0.5, 0.25, 0.1];
+/** A ball is easy from here: so far behind the contact, metres, at such a cut, radians. */
+const AWAY = 0.55;
+const CUT = 0.25;
+
+const reached = (value: number, from: readonly number[]) => from.filter((limit) => value >= limit).length;
+const within = (value: number, limits: readonly number[]) => limits.filter((limit) => value <= limit).length;
+
+/** The chance of a pot from a good place, whichever side of the line has room. */
+function fromGoodPlace(
+  table: Table,
+  line: PotLine,
+  others: readonly BallOnTable[],
+  error: ExecutionError,
+): number {
+  const { cueBallRadius: radius } = table.preset;
+  const contact = contactFor(line.object, line.acceptance.middle, radius, line.object.radius);
+  const chances = [-CUT, CUT].map((cut) => {
+    const back = line.acceptance.middle + Math.PI + cut;
+    const cue = cueBallAt(
+      table,
+      { x: contact.x + AWAY * Math.cos(back), y: contact.y + AWAY * Math.sin(back) },
+      'cue',
+    );
+    const isOn =
+      cue.x > radius && cue.x < table.length - radius && cue.y > radius && cue.y < table.width - radius;
+    const isFree = others.every((ball) => distance(ball, cue) > contactDistance(radius, ball.radius));
+    return isOn && isFree ? viewOf(table, cue, line, others, error).chance : 0;
+  });
+  return Math.max(...chances);
+}
+
+/**
+ * A rough chance of clearing what lies there with a good place for every shot: the product over the balls of their best
+ * pot from a good place. A ball without a pocket of its own counts as its chance of being freed on the way.
+ */
+function clearingChance(table: Table, objects: readonly BallOnTable[], error: ExecutionError): number {
+  const lines = potLines(
+    table,
+    objects,
+    objects.map(({ id }) => id),
+    acceptanceNear,
+  );
+  return objects.reduce((product, object) => {
+    const others = objects.filter((ball) => ball !== object);
+    const own = lines.filter(({ ball }) => ball === object.id);
+    const best = Math.max(FREED, ...own.map((line) => fromGoodPlace(table, line, others, error)));
+    return product * best;
+  }, 1);
+}
+const FREED = 0.35;
+
+/** What may be potted next: in rotation the lowest, otherwise any. */
+function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[] {
+  const ids = objects.map(({ id }) => id);
+  if (rack !== 'nine') return ids;
+  return [...ids].sort((a, b) => Number(a) - Number(b)).slice(0, 1);
+}
+
+/**
+ * Grades where balls rest after a break by what a breaker is to want of it, as one player of a stated level would find
+ * it: on a pool table the chance of the next pot, and of clearing what is left; of a break-off at snooker that the cue
+ * ball is back near the baulk cushion, and that nothing is on for the opponent.
+ * @param cue undefined when it is lost: control is then nothing
+ */
+export function gradeBreak(
+  table: Table,
+  rack: Rack,
+  cue: BallOnTable | undefined,
+  objects: readonly BallOnTable[],
+): BreakGrades {
+  const error = executionErrorOf(USUAL_OPPONENT, table.preset.game);
+  if (rack === 'reds') {
+    if (cue === undefined) return { control: 0, layout: 0 };
+    const reds = objects.flatMap(({ id }) => (id.startsWith('red') ? [id] : []));
+    return {
+      control: within(cue.x / clothLinesOf(table.preset).acrossAt, BACK),
+      layout: within(bestPotChance(table, cue, objects, reds, error), LEFT),
+    };
+  }
+  return {
+    control:
+      cue === undefined
+        ? 0
+        : reached(bestPotChance(table, cue, objects, onAfter(rack, objects), error), NEXT_POT),
+    layout: reached(clearingChance(table, objects, error), CLEARING),
+  };
+}
