@@ -5,6 +5,7 @@ import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
 import { BenchmarkQueue } from './benchmarks/queue.ts';
+import { readShippedBenchmarks, storeShippedBenchmarks } from './benchmarks/shipped.ts';
 import { openThreads, THREADS } from './benchmarks/threads.ts';
 import { deleteExpiredSessions } from './db/queries/sessions.ts';
 import { deleteOldTries } from './db/queries/signInTries.ts';
@@ -28,7 +29,7 @@ import { answerMeasures } from './measure.ts';
 /**
  * The server's process. Environment: DATABASE_URL, PORT, JOLLY_HOST (127.0.0.1), JOLLY_DEMO=1 for the demo club,
  * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_PROXY=1 behind one that says from where requests come,
- * JOLLY_ROOT (where library/, migrations and dist/ are found), JOLLY_BENCHMARKS=0 for a server that leaves the computing
+ * JOLLY_ROOT (where library/, levels/, migrations and dist/ are found), JOLLY_BENCHMARKS=0 for a server that leaves the computing
  * of benchmarks to others, JOLLY_BACKUPS (the folder of the nightly backups) and JOLLY_BACKUPS_KEPT (14 of each club).
  */
 const env = process.env;
@@ -47,6 +48,11 @@ process.on('unhandledRejection', (reason) => {
 await migrate(url, path.join(root, 'server', 'db', 'migrations'));
 const pool = openPool(url);
 await storeLibrary(pool, await readLibrary(path.join(root, 'library')));
+await storeShippedBenchmarks(
+  pool,
+  await listLibrary(pool),
+  await readShippedBenchmarks(path.join(root, 'levels')),
+);
 await deleteExpiredSessions(pool, new Date());
 await deleteOldTries(pool, new Date());
 if (demo) await loadDemo(pool, Date.now());

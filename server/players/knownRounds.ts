@@ -1,12 +1,14 @@
+import { atStage } from '../../core/drill/stage.ts';
 import { isComparable } from '../../core/counting/result.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { Skill } from '../../core/records/drill.ts';
+import { fitnessOf } from '../../core/scoring/fitness.ts';
 import { benchmarkScore } from '../../core/scoring/benchmark.ts';
 import { ratingScale, type ProgressPoint } from '../../core/scoring/progress.ts';
 import type { Distribution } from '../../core/statistics/distribution.ts';
 import { knownBenchmarks, textOf } from '../benchmarks/known.ts';
 import { benchmarkKey } from '../benchmarks/queue.ts';
-import { readableRevision } from '../db/queries/drills.ts';
+import { readableRevision, type StoredDrill } from '../db/queries/drills.ts';
 import type { ReadResult, RoundResultRow } from '../db/queries/results.ts';
 import type { Database } from '../db/pool.ts';
 import { keptResults } from './keptResults.ts';
@@ -32,10 +34,14 @@ function levelsOf(benchmark: Benchmark): KnownLevels {
   return levels;
 }
 
+/** Whether a benchmark tells levels apart: only then its drill judges anybody. */
+const fits = ({ document }: StoredDrill, stage: number, benchmark: Benchmark) =>
+  fitnessOf(atStage(document, stage), benchmark).kind === 'fit';
+
 /** What is known of all rounds of a kind. */
 interface KnownKind {
   readonly skills: readonly Skill[];
-  /** How virtual players of the five levels score; undefined where none have played it. */
+  /** How virtual players of the five levels score; undefined where none have played it, or where that tells nothing. */
   readonly levels: KnownLevels | undefined;
 }
 
@@ -76,7 +82,10 @@ export async function knownRounds(
   const kinds = new Map(
     subjects.map(({ row, entry, key }): [string, KnownKind] => {
       const benchmark = key && benchmarks.get(textOf(key));
-      return [row.kind, { skills: entry?.document.skills ?? [], levels: benchmark && levelsOf(benchmark) }];
+      if (entry === undefined || benchmark === undefined || !fits(entry, row.stage, benchmark)) {
+        return [row.kind, { skills: entry?.document.skills ?? [], levels: undefined }];
+      }
+      return [row.kind, { skills: entry.document.skills, levels: levelsOf(benchmark) }];
     }),
   );
   return rows.flatMap(({ row, kept }): KnownRound | [] => {

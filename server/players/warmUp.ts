@@ -15,7 +15,11 @@ export function warmUpPages(): void {
     return chances.map((each) => each / whole);
   });
   for (let k = 0; k < TIMES; k++) {
-    const rounds = Array.from({ length: ROUNDS }, (_, i) => ({ day: 2 * i, score: (i + k) % SCORES, levels }));
+    const rounds = Array.from({ length: ROUNDS }, (_, i) => ({
+      day: 2 * i,
+      score: (i + k) % SCORES,
+      levels,
+    }));
     rateRounds(rounds, 2 * ROUNDS);
     progressIn(rounds.map(({ day, score }) => ({ day, rating: 5 * score })));
   }

@@ -1,12 +1,14 @@
 import { Progress, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { Drill } from '../../core/records/drill.ts';
 import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { isPositionDrill, type PositionEntry } from '../../core/drill/positionDrill.ts';
 import { mostPoints } from '../../core/counting/bands.ts';
 import { meanMargin } from '../../core/scoring/benchmark.ts';
+import { fitnessOf } from '../../core/scoring/fitness.ts';
 import { expectation } from '../../core/statistics/distribution.ts';
 import { benchmarkQuery } from '../planner/solved.ts';
 import { benchmarkReplyQuery } from '../api/benchmarks.ts';
@@ -15,6 +17,7 @@ import { BenchmarkJobPart } from './BenchmarkJobPart.tsx';
 import { ClubResultsPart } from './ClubResultsPart.tsx';
 import { FixedBandsPart } from './FixedBandsPart.tsx';
 import { LevelScale } from '../charts/LevelScale.tsx';
+import { fitnessWords } from '../words/fitnessWords.ts';
 
 interface BenchmarkPanelProps {
   readonly entry: ListedDrill;
@@ -37,7 +40,7 @@ export function BenchmarkPanel({ entry, stage, table }: BenchmarkPanelProps) {
       {position !== undefined ? (
         <SingleShots entry={position} stage={stage} table={table} />
       ) : reply.data?.benchmark ? (
-        <Levels benchmark={reply.data.benchmark} shots={1} />
+        <Levels drill={drill} benchmark={reply.data.benchmark} shots={1} />
       ) : (
         reply.data !== undefined && <BenchmarkJobPart reply={reply.data} subject={subject} />
       )}
@@ -73,16 +76,24 @@ function SingleShots({ entry, stage, table }: SingleShotsProps) {
       </>
     );
   }
-  return <Levels benchmark={benchmark.data} shots={shots} maximum={shots * mostPoints(bands)} />;
+  return (
+    <Levels
+      drill={entry.document}
+      benchmark={benchmark.data}
+      shots={shots}
+      maximum={shots * mostPoints(bands)}
+    />
+  );
 }
 
 interface LevelsProps {
+  readonly drill: Pick<Drill, 'task' | 'scoring'>;
   readonly benchmark: Benchmark;
   readonly shots: number;
   readonly maximum?: number;
 }
 
-function Levels({ benchmark, shots, maximum }: LevelsProps) {
+function Levels({ drill, benchmark, shots, maximum }: LevelsProps) {
   const most = maximum ?? Math.max(...benchmark.levels.map(({ round }) => round.length - 1));
   return (
     <>
@@ -99,6 +110,9 @@ function Levels({ benchmark, shots, maximum }: LevelsProps) {
           </div>
         ))}
       </dl>
+      <Text size="sm" mt={6}>
+        {fitnessWords(fitnessOf(drill, benchmark))}
+      </Text>
       <Text size="xs" c="dimmed" mt={6}>
         {benchmark.wholeRounds
           ? `Mean of ${benchmark.executions} whole rounds a level, each played on the simulator by a virtual player that chooses ball, pocket and stroke for itself.`

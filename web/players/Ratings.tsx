@@ -25,7 +25,7 @@ export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
         more. The bar is the 90 % interval. Judgement is the share of calls that were right: nobody virtual
         calls.
         {unrated > 0
-          ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} of drills for which no levels are computed yet left out.`
+          ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} left out: no levels are computed yet, or the drill tells levels apart too little to judge by.`
           : ''}
       </Text>
     </section>
