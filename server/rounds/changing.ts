@@ -2,7 +2,7 @@ import { findAttempt, type KnownAttempt } from '../db/queries/attempts.ts';
 import {
   completeRound,
   findRoundHead,
-  lockRound,
+  lockRoundHead,
   storeResult,
   type KeptResult,
   type RoundHead,
@@ -21,23 +21,23 @@ export async function currentResult(db: Database, clubId: string, head: RoundHea
 /**
  * Changes a round while nobody else does. The round's row is locked before anything of it is read, and whatever the change
  * was, what is kept of an ended round is counted anew before it is let go: result and attempts never part.
+ * @param before the round as whoever asks may see it
  * @param ends whether the change may end the round
  * @throws Refusal 404 for a round that the club does not have
  */
 export function changeRound<T>(
   pool: DatabasePool,
   clubId: string,
-  id: string,
+  before: RoundHead,
   change: (db: Database, head: RoundHead) => Promise<T>,
   ends = false,
 ): Promise<T> {
   return inTransaction(pool, async (db) => {
-    await lockRound(db, id);
-    const head = await findRoundHead(db, clubId, id);
+    const head = await lockRoundHead(db, clubId, before);
     if (head === undefined) throw notFound('this round');
     const done = await change(db, head);
     // An open round has nothing that is kept, unless the change was its end.
-    if (head.endedAt !== null || ends) await recount(db, clubId, id);
+    if (head.endedAt !== null || ends) await recount(db, clubId, head.id);
     return done;
   });
 }

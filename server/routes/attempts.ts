@@ -53,10 +53,15 @@ export function attemptRoutes(deps: Dependencies) {
     requireOnCloth(body, played);
     await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = countFor(entry, played, round, { id, ...body });
-    const { created, ...stored } = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    const { created, ...stored } = await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
+      // Nearly always it is the first of its shot: it is only looked for when it is not.
+      const entry = { recordedBy: viewer.id, contested: false };
+      if (head.endedAt === null && (await insertAttempt(db, head.id, attempt, entry))) {
+        return { attempt, conflict: false, created: true };
+      }
       const { known, standing } = await findPresent(db, head.id, attempt);
       if (known !== undefined) return { ...sentAgain(head, known), created: false };
-      return keepAttempt(db, viewer, head, attempt, standing);
+      return keepBeside(db, viewer, head, attempt, standing);
     });
     return c.json(stored, created ? 201 : 200);
   });
@@ -73,10 +78,10 @@ export function attemptRoutes(deps: Dependencies) {
   }
 
   /**
-   * Keeps a new attempt. For a shot that is scored already the same told twice is one, and another one waits until the
-   * coach settles it; so does one that comes after the end of the round.
+   * Keeps an attempt of a shot that is scored already: the same told twice is one, and another one waits until the coach
+   * settles it; so does one that comes after the end of the round.
    */
-  async function keepAttempt(
+  async function keepBeside(
     db: Database,
     viewer: Viewer,
     round: RoundHead,
@@ -86,16 +91,17 @@ export function attemptRoutes(deps: Dependencies) {
     if (standing !== undefined && isSame(standing.attempt.log, attempt.log)) {
       return { attempt: standing.attempt, conflict: false, created: false };
     }
-    const contested = standing !== undefined || round.endedAt !== null;
-    await insertAttempt(db, round.id, attempt, { recordedBy: viewer.id, contested });
-    return { attempt, conflict: contested, created: !contested };
+    if (!(await insertAttempt(db, round.id, attempt, { recordedBy: viewer.id, contested: true }))) {
+      throw new Refusal(409, 'attempt has an id that another attempt has', 'attempt');
+    }
+    return { attempt, conflict: true, created: false };
   }
 
   app.delete('/:id/attempts/:attempt', async (c) => {
     const viewer = c.get('viewer');
     const round = await visibleRound(deps, viewer, c.req.param('id'));
     // A shot taken back opens a round that was over again.
-    await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
       const known = await findAttempt(db, requireUuid(c.req.param('attempt'), 'attempt'));
       // One that never got here has nothing to take back: it was refused, or another device had told the same.
       if (known === undefined || known.undone) return;
@@ -116,7 +122,7 @@ export function attemptRoutes(deps: Dependencies) {
     const played = await tableOf(deps, viewer, round);
     requireOnCloth({ log }, played);
     await deps.ensurePlan?.(entry, round.stage, played.table);
-    const attempt = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    const attempt = await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
       const { attempt: before, undone, recordedBy } = await attemptOf(db, head, c.req.param('attempt'));
       await requireMayRewrite(db, viewer, recordedBy);
       if (undone) throw new Refusal(409, 'this attempt was taken back', 'attempt');
@@ -139,7 +145,7 @@ export function attemptRoutes(deps: Dependencies) {
     requireOnCloth({ log }, played);
     const entry = await drillOfRound(deps.pool, viewer.clubId, round);
     await deps.ensurePlan?.(entry, round.stage, played.table);
-    const attempt = await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    const attempt = await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
       const { attempt: before, recordedBy } = await attemptOf(db, head, c.req.param('attempt'));
       await requireMayRewrite(db, viewer, recordedBy);
       const { id, ordinal, playedAt, changed } = before;
@@ -160,7 +166,7 @@ export function attemptRoutes(deps: Dependencies) {
     const round = await visibleRound(deps, viewer, c.req.param('id'));
     const { keep } = await readBody(c, settleSchema);
     const now = new Date(deps.now());
-    await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
       const { attempt: other, contested } = await attemptOf(db, head, c.req.param('attempt'));
       if (!contested) throw new Refusal(409, 'this attempt is not contested', 'attempt');
       if (keep === 'stored') {

@@ -94,7 +94,7 @@ export function roundRoutes(deps: Dependencies) {
       // A rating needs to know what the levels score here.
       await queueBenchmark(db, entry, round.stage, { setting, fingerprint, clubId });
     };
-    await changeRound(deps.pool, clubId, round.id, end, true);
+    await changeRound(deps.pool, clubId, round, end, true);
     deps.wakeBenchmarks?.();
     return c.json({});
   });
@@ -120,7 +120,7 @@ export function roundRoutes(deps: Dependencies) {
   app.post('/:id/reopen', async (c) => {
     const viewer = c.get('viewer');
     const round = await visibleRound(deps, viewer, c.req.param('id'));
-    await changeRound(deps.pool, viewer.clubId, round.id, async (db, head) => {
+    await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
       await requireMayRewrite(db, viewer, await recorderOf(db, head.id));
       await reopenRound(db, head.id);
     });

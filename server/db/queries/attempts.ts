@@ -3,6 +3,7 @@ import type { Conflict, StoredAttempt } from '../../../core/records/storedAttemp
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../../../core/records/attempt.ts';
 import { readable, readableRows, wholeRow } from '../damaged.ts';
+import { isDuplicate } from '../errors.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
@@ -167,14 +168,17 @@ interface Entry {
   readonly contested: boolean;
 }
 
-/** @throws the driver's duplicate error when the id, or the shot of the round, is already there */
+/**
+ * Stores an attempt.
+ * @returns false when its id, or what stands for its shot of the round, is already there: nothing was changed
+ */
 export async function insertAttempt(
   db: Database,
   roundId: string,
   attempt: StoredAttempt,
   { recordedBy, contested }: Entry,
-): Promise<void> {
-  await db.execute(
+): Promise<boolean> {
+  const inserted = db.execute(
     `INSERT INTO attempts (id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, log, counted,
        played_at, recorded_by, contested)
      VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
@@ -187,6 +191,13 @@ export async function insertAttempt(
       recordedBy,
       contested ? 1 : 0,
     ],
+  );
+  return inserted.then(
+    () => true,
+    (error: unknown) => {
+      if (isDuplicate(error)) return false;
+      throw error;
+    },
   );
 }
 

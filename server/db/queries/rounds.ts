@@ -56,9 +56,10 @@ interface RoundRow extends RowDataPacket {
   ended_early: number | null;
 }
 
-const ROUND_SELECT = `SELECT r.id, r.player_id, p.name AS player_name, p.hand, r.table_id, t.name AS table_name,
-    t.preset, r.table_fingerprint, r.table_revision, r.conditions_id, r.drill_owner, r.drill, r.revision, r.stage,
-    r.ladder_start, r.seed, r.lesson_id, r.block_id, r.result, r.advice, r.started_at, r.ended_at, r.ended_early
+const OWN_COLUMNS = `r.id, r.player_id, r.table_id, r.table_fingerprint, r.table_revision, r.conditions_id,
+    r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.seed, r.lesson_id, r.block_id, r.result, r.advice,
+    r.started_at, r.ended_at, r.ended_early`;
+const ROUND_SELECT = `SELECT ${OWN_COLUMNS}, p.name AS player_name, p.hand, t.name AS table_name, t.preset
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
 
 /** A round without its attempts; its result is kept once it has ended. */
@@ -155,6 +156,33 @@ export async function findRoundHead(
 /** Keeps others from changing a round until the transaction is over. */
 export async function lockRound(db: Database, id: string): Promise<void> {
   await db.execute('SELECT id FROM rounds WHERE id = ? FOR UPDATE', [id]);
+}
+
+/**
+ * Locks a round until its transaction is over, and reads it as it is then: in one look, which begins no snapshot.
+ * @param before the round as it was read without the lock: whose it is and where it was played keep their names meanwhile
+ */
+export async function lockRoundHead(
+  db: Database,
+  clubId: string,
+  before: RoundHead,
+): Promise<RoundHead | undefined> {
+  const [rows] = await db.execute<RoundRow[]>(
+    `SELECT ${OWN_COLUMNS} FROM rounds r WHERE r.id = ? AND r.club_id = ? AND r.removed_at IS NULL FOR UPDATE`,
+    [before.id, clubId],
+  );
+  const row = rows[0];
+  if (row === undefined) return undefined;
+  // It was given to another player meanwhile.
+  if (row.player_id !== before.player.id) return findRoundHead(db, clubId, before.id);
+  const named = {
+    ...row,
+    player_name: before.player.name,
+    hand: before.player.hand,
+    table_name: before.table.name,
+    preset: before.table.preset,
+  };
+  return wholeRow('round', () => headOf(named));
 }
 
 /** A round's head with its standing attempts in their order. */
