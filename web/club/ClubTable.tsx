@@ -75,8 +75,8 @@ export function ClubTable({ players, overview, now }: ClubTableProps) {
         </Table.Tbody>
       </Table>
       <Text size="xs" c="dimmed" mt={6}>
-        Ratings from 0 to 100 with the ends of their 90 % intervals; an arrow where it is sure to go up or
-        down, or to stay; both where a slump was won back.
+        Ratings from 0 to 100 with the ends of their 90 % intervals; an arrow where it most likely goes up or
+        down, or stays; both where a slump was won back.
       </Text>
     </div>
   );

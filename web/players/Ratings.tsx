@@ -21,9 +21,9 @@ export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
         ))}
       </SimpleGrid>
       <Text size="xs" c="dimmed" mt={6}>
-        The level on the scale from 0 to 100 whose virtual player explains the rounds best; recent ones weigh
-        more. The bar is the 90 % interval. Judgement is the share of calls that were right: nobody virtual
-        calls.
+        The level on the scale from 0 to 100 whose virtual player explains the rounds best, as it is today: a
+        level may move. The bar is the 90 % interval. Judgement is the share of calls that were right: nobody
+        virtual calls.
         {unrated > 0
           ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} left out: no levels are computed yet, or the drill tells levels apart too little to judge by.`
           : ''}
