@@ -4,7 +4,14 @@ import { countBallsMade } from '../counting/ballsMade.ts';
 import { breakMaximum } from '../counting/breakPoints.ts';
 import { drillSchema, type Drill, type Order } from '../records/drill.ts';
 import { outcomeOf, roundProgress, type AttemptOutcome } from './round.ts';
-import { beginAttempt, clearanceRules, playShot, type Attempt, type PlayedShot } from './rules.ts';
+import {
+  asksNomination,
+  beginAttempt,
+  clearanceRules,
+  playShot,
+  type Attempt,
+  type PlayedShot,
+} from './rules.ts';
 import { atStage } from './stage.ts';
 
 function clearance(order: Order, balls: readonly string[], change: Record<string, unknown> = {}): Drill {
@@ -132,6 +139,32 @@ describe('what may be potted next', () => {
     // A colour where a red was to be potted: seven away, the black comes back and does not count.
     expect(after(['black'])).toMatchObject({ over: 'wrong ball', points: 0, penalty: 7, respot: ['black'] });
     expect(after(['red 1'], ['pink', 'blue'])).toMatchObject({ over: 'wrong ball', points: 1, penalty: 6 });
+  });
+
+  it('an in-off while every colour is on costs by the one that was nominated, at least four', () => {
+    // Listed with the black first: it is not on because it is listed.
+    const reversed = ['black', 'pink', 'blue', 'brown', 'green', 'yellow'];
+    const rules = clearanceRules(clearance({ kind: 'red and colour' }, ['red 1', 'red 2', ...reversed]));
+    const begun = beginAttempt(rules, ['red 1', 'red 2', ...reversed]);
+    const foul = (ball: string | null, potted: readonly string[] = []) =>
+      playShot(rules, playShot(rules, begun, { potted: ['red 1'], inOff: false, broken: [] }), {
+        ball,
+        potted,
+        inOff: true,
+        broken: [],
+      }).penalty;
+    expect(foul(null)).toBe(4);
+    expect(foul('yellow')).toBe(4);
+    expect(foul('blue')).toBe(5);
+    expect(foul('black')).toBe(7);
+    // A ball that fell is involved, too; a ball that is not on was not nominated.
+    expect(foul('green', ['pink'])).toBe(6);
+    expect(foul('red 2')).toBe(4);
+    // Where one ball alone is on there is nothing to name.
+    expect(asksNomination(rules, begun)).toBe(false);
+    expect(
+      asksNomination(rules, playShot(rules, begun, { potted: ['red 1'], inOff: false, broken: [] })),
+    ).toBe(true);
   });
 });
 

@@ -4,6 +4,8 @@ import { legalBalls, respotted, suitTaken, type OrderState } from './legalBalls.
 
 /** What the coach enters of one shot of a clearance. */
 export interface PlayedShot {
+  /** The ball that was played at, where it was noted: of colours that are all on the nominated one. */
+  readonly ball?: string | null | undefined;
   /** Object balls potted, whichever. */
   readonly potted: readonly string[];
   readonly inOff: boolean;
@@ -103,13 +105,24 @@ export function playShot(rules: Rules, before: Attempt, shot: PlayedShot): Attem
     points: before.points + (counts(order) ? scored.reduce((sum, id) => sum + ballValue(id), 0) : 0),
     penalty:
       before.penalty +
-      (counts(order) && isFoul(fault) ? foulPenalty([...before.legal.slice(0, 1), ...shot.potted]) : 0),
+      (counts(order) && isFoul(fault) ? foulPenalty([...ballsOn(before, shot), ...shot.potted]) : 0),
     legal: over === undefined ? legalBalls(order, state) : [],
     respot: back,
     cueBall: cueBallAfter(rules, fault),
     faults: fault === undefined ? before.faults : [...before.faults, { shot: before.shots + 1, fault }],
     over,
   };
+}
+
+/** Whether several colours are on, so that the player names one: a foul costs by that one. */
+export function asksNomination({ order }: Pick<Rules, 'order'>, { legal }: Pick<Attempt, 'legal'>): boolean {
+  return counts(order) && legal.length > 1 && legal.every((id) => !id.startsWith('red'));
+}
+
+/** The ball that was on, as far as it is known: the only one, or the one that was played at. */
+function ballsOn({ legal }: Attempt, { ball }: PlayedShot): readonly string[] {
+  if (legal.every((id) => ballValue(id) === ballValue(legal[0] ?? id))) return legal.slice(0, 1);
+  return legal.filter((id) => id === ball);
 }
 
 /** A plain miss gives nothing away. */

@@ -89,7 +89,7 @@ export function ballsSet(drill: Drill, set: AttemptLog['set']): readonly string[
 export function replayClearance(
   drill: Drill,
   set: AttemptLog['set'],
-  shots: readonly Pick<LoggedShot, 'potted' | 'inOff' | 'broken'>[],
+  shots: readonly Pick<LoggedShot, 'ball' | 'potted' | 'inOff' | 'broken'>[],
 ): Attempt {
   const rules = clearanceRules(drill);
   return shots.reduce(

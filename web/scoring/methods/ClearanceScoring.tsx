@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { distance, type Point } from '../../../core/math/point.ts';
 import { CUE_BALL } from '../../../core/drill/layout.ts';
 import { ballsOfAttempt } from '../../../core/drill/round.ts';
+import { asksNomination, clearanceRules } from '../../../core/drill/rules.ts';
 import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
 import { BLANK_SHOT, type LoggedShot } from '../../../core/records/loggedShot.ts';
 import { logOf } from '../../../core/records/attempt.ts';
@@ -20,6 +21,7 @@ import { ClearancePad } from '../pads/ClearancePad.tsx';
 import { QuickClearancePad } from '../pads/QuickClearancePad.tsx';
 import { SetUpPad } from '../pads/SetUpPad.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
+import { nominationActions } from '../pads/nomination.ts';
 import { quickActions } from '../pads/quickActions.ts';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
 import { nearestBall } from '../nearestBall.ts';
@@ -46,6 +48,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
     getInitialValueInEffect: false,
   });
   const [also, setAlso] = useState(false);
+  const [asking, setAsking] = useState(false);
   const [settingUp, setSettingUp] = useState<'balls' | 'places'>();
   const over = scoring.ended !== null;
   const { balls: count } = progressOf(course, scoring.attempts);
@@ -53,6 +56,8 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const set = underWay?.set ?? (count === undefined ? null : [...ballsOfAttempt(drill, count)]);
   const shots = underWay?.shots ?? [];
   const attempt = replayClearance(drill, set, shots);
+  const rules = clearanceRules(drill);
+  const nominating = asking && asksNomination(rules, attempt);
   const seed = underWay?.seed ?? open.round.seed + scoring.attempts.length;
   const layout = ballsOfSetUp(setUp(drill, table.preset, seed));
   const places = new Map<string, Point | null>(
@@ -102,6 +107,10 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
       if (placed.length + 1 >= (drill.thrown?.balls.length ?? 0)) setSettingUp(undefined);
       return;
     }
+    if (nominating) {
+      if (ball !== undefined && attempt.legal.includes(ball)) wentIn(ball);
+      return;
+    }
     if (ball !== undefined && also) alsoFell(ball);
     else if (ball !== undefined) play({ potted: [ball] });
     else if (lastShot !== undefined) {
@@ -111,7 +120,13 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
     }
   }
 
-  const full: readonly PadAction[] = [
+  /** The cue ball fell. @param nominated the colour that was on, where one was named */
+  const wentIn = (nominated: string | null) => {
+    setAsking(false);
+    const on = nominated === null ? {} : { ball: nominated };
+    play({ inOff: true, cause: 'in-off', causeBy: 'coach', ...on });
+  };
+  const scored: readonly PadAction[] = [
     ...keyOfBall(attempt.legal).map(({ id, key, name }): PadAction => ({
       key,
       label: `Potted ${name}`,
@@ -121,7 +136,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
     {
       key: 'f',
       label: capital(term('inOff')),
-      run: () => play({ inOff: true, cause: 'in-off', causeBy: 'coach' }),
+      run: () => (asksNomination(rules, attempt) ? setAsking(true) : wentIn(null)),
     },
     ...drill.conditions.map((condition, i): PadAction => ({
       key: ['c', 'v', 'b', 'n'][i] ?? 'm',
@@ -129,6 +144,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
       run: () => play({ broken: [condition] }),
     })),
   ];
+  const full = nominating ? nominationActions(attempt.legal, wentIn) : scored;
   const enterResult = (entered: Entered) =>
     actions.enter(logOf({ set: set === null ? null : [...set], seed: thrown ? seed : null, entered }));
   const quick = quickActions(drill, set?.length ?? attempt.onTable.length, enterResult);
@@ -153,7 +169,13 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
       {...props}
       word={drill.scoring.method === 'break-points' ? 'visit' : 'attempt'}
       pad={[...(isQuick ? quick : full), ...more, toggle, ...throwAnew]}
-      hint={also ? 'Tap the ball that fell with the last shot.' : clearanceHint(attempt, settingUp)}
+      hint={
+        nominating
+          ? 'Which colour was nominated? The foul costs by it.'
+          : also
+            ? 'Tap the ball that fell with the last shot.'
+            : clearanceHint(attempt, settingUp)
+      }
       table={
         <DrillDrawing
           drill={drill}
