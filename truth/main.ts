@@ -1,4 +1,5 @@
 import type { Asked, Figure } from './figure.ts';
+import { causes } from './causes.ts';
 import { ratings } from './ratings.ts';
 import { trends } from './trends.ts';
 
@@ -7,7 +8,7 @@ import { trends } from './trends.ts';
  * the part of that name, `--seed N` draws others than those that anything was tried on, `--json` prints a line of JSON a
  * figure. Exits with 1 when a figure does not hold.
  */
-const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = { ratings, trends };
+const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = { ratings, trends, causes };
 
 const words = process.argv.slice(2);
 const json = words.includes('--json');

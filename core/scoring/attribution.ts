@@ -1,40 +1,35 @@
-import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import { toRadians } from '../math/angle.ts';
-import type { Point } from '../math/point.ts';
-import type { Shot, ShotEvent, Strike } from '../motion/shot.ts';
+import { distance, type Point } from '../math/point.ts';
+import type { Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
-import { squirtTangent } from '../motion/strike.ts';
 import type { PotTask } from '../planning/cloud.ts';
-import type { Cause } from '../records/cause.ts';
+import { drawErrors, executedWith, type Draws } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import type { Cause } from '../records/cause.ts';
+import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 
-/** What of a stroke can be off. */
+/** What of a stroke can be off, and be told. */
 export const STROKE_ERRORS = ['pace', 'line', 'side', 'height'] as const;
 export type StrokeError = (typeof STROKE_ERRORS)[number];
 
-/** Where a stroke ends whose one error grows, everything else as planned. */
-export interface LandingCurve {
-  readonly error: StrokeError;
-  /** From the largest error one way to the largest the other way. */
-  readonly stops: readonly {
-    /** In standard deviations of the player's. */
-    readonly z: number;
-    readonly at: Point;
-    readonly potted: boolean;
-    /** Nothing else was met than in the plan. */
-    readonly asPlanned: boolean;
-    /** The cue ball stayed on the table, and the tip did not slip off it. */
-    readonly played: boolean;
-  }[];
+/** Where a planned stroke ends with all of a player's errors at once, and which of them did most of it. */
+interface ErringStroke {
+  readonly at: Point;
+  readonly potted: boolean;
+  /** The error that did most; undefined for the butt, of which nobody is told. */
+  readonly because: StrokeError | undefined;
+  /** How far that one was off, standard deviations. */
+  readonly z: number;
 }
 
-/** How a planned stroke answers to a player's errors. */
-export interface StrokeCurves {
+/** How a planned stroke answers to a player's errors: many executions of it. */
+export interface StrokeCloud {
   readonly shot: Shot;
   readonly object: string;
   readonly sizes: ExecutionError;
   readonly planned: Point;
-  readonly curves: readonly LandingCurve[];
+  readonly strokes: readonly ErringStroke[];
 }
 
 /** Why a shot ended where it did. */
@@ -50,184 +45,109 @@ export type Attribution =
       /** Probability of this cause among all, 0…1. */
       readonly probability: number;
     }
-  /** The first two are within a factor of two, or nothing explains it. */
+  /** No error is likely enough to be the one, or nothing explains it. */
   | { readonly kind: 'cannot tell'; readonly between: readonly StrokeError[] };
 
-/** Errors that are looked at, in standard deviations, and how finely. */
-const LARGEST = 5;
+/** Executions of a stroke. */
+const STROKES = 3_000;
+const SEED = 7331;
+/** Errors are looked at alone in these steps, and as far as this, standard deviations. */
 const STEP = 0.25;
-/** Between two stops the curve is straight; it is summed at so many places. */
-const BETWEEN = 5;
-/** How the one large error is spread, and how much of the others is still there, standard deviations. */
-const SPREAD = 2;
-const OTHERS = 0.3;
-/** What a mark made by finger or eye is off, metres. */
-const MARK_ERROR = 0.015;
-/** Share of landings that nothing explains, and how thinly those are strewn, per square metre. */
-const STRAY = 0.05;
-const STRAY_DENSITY = 0.4;
-/** After another hit the landing is known this well between the strokes that were played, metres. */
-const ELSEWHERE_BLUR = 0.06;
+const LARGEST = 4;
+/** What ends as near as this to a landing says why it happened: more than a mark by finger or eye is off, metres. */
+const NEAR = 0.035;
+/** So many executions have to end there. */
+const LEAST_NEAR = 6;
 /** Within this of the plan nothing is explained, metres. */
 const ON_PLAN = 0.03;
-/** The first cause must be so many times as likely as the second. */
-const CLEARLY = 2;
+/** A cause is told from this probability on; below it those that may be it are named from that one on. */
+const TOLD = 0.74;
+const MAY_BE = 0.2;
+/** A stroke that loses the cue ball went as far astray as this, metres. */
+const LOST = 5;
 
-/** What the cue ball meets on its way, in order. */
-function meetings(events: readonly ShotEvent[], cue: string): string {
-  return events
-    .flatMap((event) => {
-      if (event.kind === 'ball-ball') return event.ids.includes(cue) ? [event.ids.join('+')] : [];
-      return event.kind === 'ball-cushion' && event.id === cue ? [event.cushion] : [];
-    })
-    .join(' ');
+const ALL = [...STROKE_ERRORS, 'elevation'] as const;
+const NONE: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
+
+interface End {
+  readonly at: Point | undefined;
+  readonly potted: boolean;
 }
 
-/** The stroke with one error; the line is that on which the cue ball leaves, so that side keeps it. */
-function off(shot: Shot, error: StrokeError, sizes: ExecutionError, z: number): Strike {
-  const { strike, balls, table } = shot;
-  const mass = balls.find(({ id }) => id === strike.ball)?.mass ?? 1;
-  switch (error) {
-    case 'pace':
-      return { ...strike, speed: strike.speed * Math.max(0.05, 1 + sizes.speed * z) };
-    case 'line':
-      return { ...strike, direction: strike.direction + toRadians(sizes.directionDeg) * z };
-    case 'side': {
-      const side = strike.tip.side + sizes.tip * z;
-      const squirt = (offset: number) => Math.atan(squirtTangent(offset, mass, table.parameters.endMass));
-      const direction = strike.direction + squirt(strike.tip.side) - squirt(side);
-      return { ...strike, tip: { ...strike.tip, side }, direction };
-    }
-    case 'height':
-      return { ...strike, tip: { ...strike.tip, height: strike.tip.height + sizes.tip * z } };
+function endOf(shot: Shot, { object, pocket }: PotTask, sizes: ExecutionError, draws: Draws): End {
+  const cue = shot.strike.ball;
+  const { rest } = simulate(executedWith(shot, sizes, draws));
+  const at = rest.find(({ id }) => id === cue);
+  return {
+    at: at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined,
+    potted: outcomeOfShot(rest, cue, { object, pocket }) === 'potted',
+  };
+}
+
+/** What one error alone does, by its size. */
+class Alone {
+  readonly #ends: readonly (End & { readonly away: number })[];
+
+  constructor(error: (typeof ALL)[number], shot: Shot, task: PotTask, sizes: ExecutionError, planned: Point) {
+    this.#ends = Array.from({ length: (2 * LARGEST) / STEP + 1 }, (_, i) => {
+      const end = endOf(shot, task, sizes, { ...NONE, [error]: -LARGEST + i * STEP });
+      return { ...end, away: end.at === undefined ? LOST : distance(end.at, planned) };
+    });
+  }
+
+  /** How far from the plan the cue ball ends, metres, and whether the ball still falls. @param z standard deviations */
+  at(z: number): { readonly away: number; readonly potted: boolean } {
+    const place = Math.min(this.#ends.length - 1, Math.max(0, (z + LARGEST) / STEP));
+    const below = Math.min(this.#ends.length - 2, Math.floor(place));
+    const [a, b] = [this.#ends[below]!, this.#ends[below + 1]!];
+    const part = place - below;
+    return { away: a.away + part * (b.away - a.away), potted: (part < 0.5 ? a : b).potted };
   }
 }
-
-/** Past this offset of the tip from the middle, ball radii, the stroke is a miscue and tells nothing. */
-const TIP_REACH = 0.5;
 
 /**
- * Plays a planned stroke with each of its errors growing both ways.
- * @param sizes the player's errors; of the elevation nothing is asked
+ * Plays a planned stroke often with all of a player's errors at once, and says of each which error did most of it: of a
+ * miss the one error that alone would have missed, where there is just one; else the one that alone moves the cue ball
+ * farthest from the plan.
+ * @param sizes the player's errors
  * @throws RangeError when the shot lacks the struck ball or the object ball
  */
-export function strokeCurves(shot: Shot, { object, pocket }: PotTask, sizes: ExecutionError): StrokeCurves {
-  const cue = shot.strike.ball;
-  const plan = simulate(shot);
-  const planned = plan.rest.find(({ id }) => id === cue);
-  if (planned === undefined || !shot.balls.some(({ id }) => id === object)) {
-    throw new RangeError(`strokeCurves: the shot has no ball ${cue} or ${object}`);
+export function strokeCloud(shot: Shot, task: PotTask, sizes: ExecutionError): StrokeCloud {
+  const plan = simulate(shot).rest.find(({ id }) => id === shot.strike.ball);
+  if (plan === undefined || !shot.balls.some(({ id }) => id === task.object)) {
+    throw new RangeError(`strokeCloud: the shot has no ball ${shot.strike.ball} or ${task.object}`);
   }
-  const wanted = meetings(plan.events, cue);
-  const count = Math.round((2 * LARGEST) / STEP) + 1;
-  const curves = STROKE_ERRORS.map((error): LandingCurve => {
-    const stops = Array.from({ length: count }, (_, i) => {
-      const z = -LARGEST + i * STEP;
-      const strike = off(shot, error, sizes, z);
-      if (Math.hypot(strike.tip.side, strike.tip.height) > TIP_REACH) {
-        return { z, at: planned, potted: false, asPlanned: false, played: false };
-      }
-      const { rest, events } = simulate({ ...shot, strike });
-      const at = rest.find(({ id }) => id === cue);
-      const played = at !== undefined && isOnTable(at);
-      return {
-        z,
-        at: { x: at?.x ?? 0, y: at?.y ?? 0 },
-        potted: outcomeOfShot(rest, cue, { object, pocket }) === 'potted',
-        asPlanned: played && meetings(events, cue) === wanted,
-        played,
-      };
-    });
-    return { error, stops };
+  const planned = { x: plan.x, y: plan.y };
+  const alone = ALL.map((error) => ({ error, curve: new Alone(error, shot, task, sizes, planned) }));
+  const random = createRandom(SEED);
+  const strokes = Array.from({ length: STROKES }, (): ErringStroke | undefined => {
+    const draws = drawErrors(random);
+    const { at, potted } = endOf(shot, task, sizes, draws);
+    if (at === undefined) return undefined;
+    const effects = alone.map(({ error, curve }) => ({ error, ...curve.at(draws[error]) }));
+    const missing = potted ? [] : effects.filter((effect) => !effect.potted);
+    const most = effects.reduce((best, effect) => (effect.away > best.away ? effect : best));
+    const { error } = missing.length === 1 ? (missing[0] ?? most) : most;
+    return { at, potted, because: error === 'elevation' ? undefined : error, z: draws[error] };
   });
-  return { shot, object, sizes, planned: { x: planned.x, y: planned.y }, curves };
-}
-
-interface Spread {
-  readonly xx: number;
-  readonly xy: number;
-  readonly yy: number;
-}
-
-/** How one error moves the landing near the plan, metres for a standard deviation. */
-function slopeOf({ stops }: LandingCurve): Point {
-  const middle = (stops.length - 1) / 2;
-  const [less, more] = [stops[middle - 1], stops[middle + 1]];
-  if (less === undefined || more === undefined || !less.asPlanned || !more.asPlanned) return { x: 0, y: 0 };
-  return { x: (more.at.x - less.at.x) / (2 * STEP), y: (more.at.y - less.at.y) / (2 * STEP) };
-}
-
-/** What blurs a landing besides the one error that is asked about. */
-function spreadWithout(curves: readonly LandingCurve[], error: StrokeError): Spread {
-  let [xx, xy, yy] = [MARK_ERROR ** 2, 0, MARK_ERROR ** 2];
-  for (const curve of curves) {
-    if (curve.error === error) continue;
-    const { x, y } = slopeOf(curve);
-    xx += OTHERS ** 2 * x * x;
-    xy += OTHERS ** 2 * x * y;
-    yy += OTHERS ** 2 * y * y;
-  }
-  return { xx, xy, yy };
-}
-
-function density({ xx, xy, yy }: Spread, dx: number, dy: number): number {
-  const det = xx * yy - xy * xy;
-  return (
-    Math.exp(-0.5 * ((yy * dx * dx - 2 * xy * dx * dy + xx * dy * dy) / det)) / (2 * Math.PI * Math.sqrt(det))
-  );
-}
-
-/** The chance density of a landing by one error, and the error that it takes in the mean. */
-function likelihood(
-  curve: LandingCurve,
-  spread: Spread,
-  landing: Point,
-  potted: boolean,
-): { readonly density: number; readonly z: number } {
-  let [sum, moment] = [0, 0];
-  curve.stops.forEach((to, i) => {
-    const from = curve.stops[i - 1];
-    if (from === undefined || !from.asPlanned || !to.asPlanned) return;
-    for (let k = 0; k < BETWEEN; k++) {
-      const t = (k + 0.5) / BETWEEN;
-      // The pot changes somewhere between: each half goes with its own stop.
-      if ((t < 0.5 ? from : to).potted !== potted) continue;
-      const z = from.z + t * (to.z - from.z);
-      const dx = landing.x - (from.at.x + t * (to.at.x - from.at.x));
-      const dy = landing.y - (from.at.y + t * (to.at.y - from.at.y));
-      const weight =
-        ((STEP / BETWEEN) * Math.exp(-0.5 * (z / SPREAD) ** 2) * density(spread, dx, dy)) /
-        (SPREAD * Math.sqrt(2 * Math.PI));
-      sum += weight;
-      moment += weight * z;
-    }
-  });
-  return { density: sum, z: sum === 0 ? 0 : moment / sum };
-}
-
-/** The chance density of a landing by strokes that met something else: those explain it, but do not say by which error. */
-function elsewhere(curves: readonly LandingCurve[], landing: Point, potted: boolean): number {
-  const spread = { xx: ELSEWHERE_BLUR ** 2, xy: 0, yy: ELSEWHERE_BLUR ** 2 };
-  let sum = 0;
-  for (const { stops } of curves) {
-    for (const stop of stops) {
-      if (stop.asPlanned || !stop.played || stop.potted !== potted) continue;
-      const weight = (STEP * Math.exp(-0.5 * (stop.z / SPREAD) ** 2)) / (SPREAD * Math.sqrt(2 * Math.PI));
-      sum += weight * density(spread, landing.x - stop.at.x, landing.y - stop.at.y);
-    }
-  }
-  return sum;
+  return {
+    shot,
+    object: task.object,
+    sizes,
+    planned,
+    strokes: strokes.filter((stroke) => stroke !== undefined),
+  };
 }
 
 /** The distance by which the aimed line passes the middle of the object ball, metres, to its left positive. */
-function offsetOf({ shot, object }: StrokeCurves, direction: number): number {
+function offsetOf({ shot, object }: StrokeCloud, direction: number): number {
   const cue = shot.balls.find(({ id }) => id === shot.strike.ball);
   const ball = shot.balls.find(({ id }) => id === object);
   if (cue === undefined || ball === undefined) return 0;
   return Math.cos(direction) * (ball.y - cue.y) - Math.sin(direction) * (ball.x - cue.x);
 }
 
-function causeOf(curves: StrokeCurves, error: StrokeError, z: number): Cause {
+function causeOf(curves: StrokeCloud, error: StrokeError, z: number): Cause {
   const { strike } = curves.shot;
   switch (error) {
     case 'pace':
@@ -250,36 +170,37 @@ function amountOf(sizes: ExecutionError, error: StrokeError, z: number): number 
 }
 
 /**
- * Which one error explains a landing best: Bayes over the four, each with its own curve, blurred by the mark and by what
- * is left of the other errors. Only along strokes that meet what was planned, and that pot or miss as it happened.
+ * Which error did most of a landing: Bayes by the executions of the stroke, with all errors at once, that ended there and
+ * potted or missed as it happened. A cause is told when three in four of them have it.
  * @param landing where the cue ball stopped, metres
  */
-export function attribute(curves: StrokeCurves, landing: Point, potted: boolean): Attribution {
-  const away = Math.hypot(landing.x - curves.planned.x, landing.y - curves.planned.y);
-  if (potted && away <= ON_PLAN) return { kind: 'on plan' };
-  const told = curves.curves
-    .map((curve) => ({
-      error: curve.error,
-      ...likelihood(curve, spreadWithout(curves.curves, curve.error), landing, potted),
-    }))
-    .sort((a, b) => b.density - a.density);
-  const weight = (1 - STRAY) / STROKE_ERRORS.length;
-  const stray = STRAY * STRAY_DENSITY;
-  const whole = told.reduce((sum, each) => sum + weight * each.density, stray);
-  const [first, second] = told;
-  const other = elsewhere(curves.curves, landing, potted);
-  if (first === undefined || second === undefined || weight * first.density < CLEARLY * stray) {
-    return { kind: 'cannot tell', between: [] };
+export function attribute(cloud: StrokeCloud, landing: Point, potted: boolean): Attribution {
+  if (potted && distance(landing, cloud.planned) <= ON_PLAN) return { kind: 'on plan' };
+  const sums = new Map<StrokeError, { weight: number; z: number }>();
+  let whole = 0;
+  for (const stroke of cloud.strokes) {
+    if (stroke.potted !== potted) continue;
+    const off = distance(stroke.at, landing) / NEAR;
+    if (off > 3) continue;
+    const weight = Math.exp(-0.5 * off * off);
+    whole += weight;
+    if (stroke.because === undefined) continue;
+    const sum = sums.get(stroke.because) ?? { weight: 0, z: 0 };
+    sums.set(stroke.because, { weight: sum.weight + weight, z: sum.z + weight * stroke.z });
   }
-  if (first.density < CLEARLY * other) return { kind: 'cannot tell', between: [] };
-  if (first.density < CLEARLY * second.density) {
-    return { kind: 'cannot tell', between: [first.error, second.error] };
+  if (whole < LEAST_NEAR) return { kind: 'cannot tell', between: [] };
+  const causes = [...sums].sort(([, a], [, b]) => b.weight - a.weight);
+  const [first] = causes;
+  if (first === undefined || first[1].weight < TOLD * whole) {
+    const likely = causes.filter(([, { weight }]) => weight >= MAY_BE * whole);
+    return { kind: 'cannot tell', between: likely.map(([error]) => error) };
   }
+  const [error, { weight, z }] = first;
   return {
     kind: 'told',
-    error: first.error,
-    cause: causeOf(curves, first.error, first.z),
-    amount: amountOf(curves.sizes, first.error, first.z),
-    probability: (weight * first.density) / whole,
+    error,
+    cause: causeOf(cloud, error, z / weight),
+    amount: amountOf(cloud.sizes, error, z / weight),
+    probability: weight / whole,
   };
 }

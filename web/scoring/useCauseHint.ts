@@ -5,7 +5,7 @@ import { attribute } from '../../core/scoring/attribution.ts';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import { asPlayed } from '../table/tableChoice.ts';
 import { useFittedPlayer } from '../planner/useFittedPlayer.ts';
-import { strokeCurvesOf } from '../workers/solver.ts';
+import { strokeCloudOf } from '../workers/solver.ts';
 import { attributionWords } from './landingWords.ts';
 import type { CauseHint } from './LastShot.tsx';
 import type { Course } from '../../core/scoring/course.ts';
@@ -30,18 +30,18 @@ export function useCauseHint(
   );
   const sizes = fitted?.error ?? assumed;
   const on = asPlayed(open.tableState);
-  const curves = useQuery({
-    queryKey: ['stroke curves', position, on, sizes],
+  const cloud = useQuery({
+    queryKey: ['stroke cloud', position, on, sizes],
     queryFn:
-      position === undefined || plan === undefined ? skipToken : () => strokeCurvesOf(position, on, sizes),
+      position === undefined || plan === undefined ? skipToken : () => strokeCloudOf(position, on, sizes),
     staleTime: Infinity,
     networkMode: 'always',
   });
   const last = actions.scoring.attempts.at(-1);
   const shot = last?.log.shots[0];
-  if (curves.data === undefined || position === undefined || shot === undefined) return undefined;
+  if (cloud.data === undefined || position === undefined || shot === undefined) return undefined;
   if (shot.landing === null || shot.inOff) return undefined;
-  const answer = attribute(curves.data, shot.landing, shot.potted.includes(position.task.pot));
+  const answer = attribute(cloud.data, shot.landing, shot.potted.includes(position.task.pot));
   return {
     words: attributionWords(answer),
     confirm:

@@ -7,7 +7,7 @@ import type { Point } from '../../core/math/point.ts';
 import type { Outcome } from '../../core/records/storedAttempt.ts';
 import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
-import type { StrokeCurves } from '../../core/scoring/attribution.ts';
+import type { StrokeCloud } from '../../core/scoring/attribution.ts';
 import type { RoundResult } from '../../core/counting/result.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { LoggedShot } from '../../core/records/loggedShot.ts';
@@ -63,7 +63,7 @@ export interface Solver {
   /** A player's errors from what was played, with a weak pull towards those of a level. */
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
   /** Where the planned stroke ends when one error of a player grows. */
-  curves(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCurves;
+  cloudOfErrors(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCloud;
   /** Where two schools cross, for each of some ratings. */
   thumbs(on: TableAsPlayed, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[];
   /** What each shot cost in chance of clearing; each entry is told as it is worked out. */

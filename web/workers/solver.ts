@@ -6,7 +6,7 @@ import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import type { StrokeCurves } from '../../core/scoring/attribution.ts';
+import type { StrokeCloud } from '../../core/scoring/attribution.ts';
 import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import type { LedgerAsked, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
@@ -50,12 +50,12 @@ export function computeTolerance(
   return solver().tolerance(drill, on, proxy(onProgress));
 }
 
-export function strokeCurvesOf(
+export function strokeCloudOf(
   drill: PositionDrill,
   on: TableAsPlayed,
   sizes: ExecutionError,
-): Promise<StrokeCurves> {
-  return solver().curves(drill, on, sizes);
+): Promise<StrokeCloud> {
+  return solver().cloudOfErrors(drill, on, sizes);
 }
 
 export function fitPlayer(played: readonly PlayedAt[], assumed: ExecutionError): Promise<FittedExecution> {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { fitExecution } from '../../core/player/fitExecution.ts';
-import { strokeCurves } from '../../core/scoring/attribution.ts';
+import { strokeCloud } from '../../core/scoring/attribution.ts';
 import { observedShots } from '../../core/scoring/observedShots.ts';
 import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
@@ -62,9 +62,9 @@ const solver: Solver = {
     });
     return fitExecution(shots, assumed);
   },
-  curves(drill, on, sizes) {
+  cloudOfErrors(drill, on, sizes) {
     const { task } = drill;
-    return strokeCurves(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
+    return strokeCloud(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
   },
   thumbs: ({ card, conditions }, ratings) => rulesOfThumb(tableOfCard(card, conditions), ratings),
   async ledger({ drill, on, rating, objects, cue, shots }, onEntry) {
