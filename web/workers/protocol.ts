@@ -62,7 +62,7 @@ export interface Solver {
   tryRound(drill: Drill, on: TableAsPlayed, stage: number, level: LevelName, seed: number): TriedRound;
   /** A player's errors from what was played, with a weak pull towards those of a level. */
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
-  /** Where the planned stroke ends when one error of a player grows. */
+  /** Where the planned stroke ends with all errors of a player at once, and why. */
   cloudOfErrors(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCloud;
   /** Where two schools cross, for each of some ratings. */
   thumbs(on: TableAsPlayed, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[];
