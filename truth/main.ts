@@ -1,6 +1,7 @@
 import type { Asked, Figure } from './figure.ts';
 import { causes } from './causes.ts';
 import { ratings } from './ratings.ts';
+import { routes } from './routes.ts';
 import { trends } from './trends.ts';
 
 /**
@@ -8,7 +9,12 @@ import { trends } from './trends.ts';
  * the part of that name, `--seed N` draws others than those that anything was tried on, `--json` prints a line of JSON a
  * figure. Exits with 1 when a figure does not hold.
  */
-const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = { ratings, trends, causes };
+const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
+  ratings,
+  trends,
+  causes,
+  routes,
+};
 
 const words = process.argv.slice(2);
 const json = words.includes('--json');

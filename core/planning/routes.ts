@@ -60,9 +60,13 @@ const FASTEST = 6.5;
 const PACE_RATIO = 1.19;
 /** Directions are solved to this while searching, radians. */
 const ROUGH = 1e-6;
-/** Executions for a first opinion, for refining, and on fresh seeds before a route is shown. */
+/**
+ * Executions for a first opinion, for refining, for ranking what was refined, and for what is shown. Each on seeds of its
+ * own: whoever ranks by chances and shows the same shows those that were lucky.
+ */
 const FIRST_LOOK = 10;
 const REFINING = 48;
+const RANKING = 240;
 const SHOWN = 400;
 /** How many strokes are sorted by kind, how many kinds are refined and how many routes are shown. */
 const LOOKED_AT = 200;
@@ -131,11 +135,12 @@ export function* searchRoutes(question: RouteQuestion, seed: number): Generator<
 
   const kinds = bestOfEachKind([...plain, ...(question.side ? SIDES.flatMap(look) : [])]);
   if (kinds.length === 0) return nothing;
-  routes = [];
+  const found: RankedRoute[] = [];
   for (const [i, candidate] of kinds.entries()) {
     const better = refined(question, aimer, cueing, error, candidate, seed + 1);
-    const route = routeOf(better, aims, error, seed + 1000 + i);
-    routes = ranked([...routes, route]);
+    const rank = meanNext(better.shot, aims, error, RANKING, seed + 500 + i);
+    found.push({ route: routeOf(better, aims, error, seed + 1000 + i), rank });
+    routes = ranked(found);
     if (i < kinds.length - 1) yield { routes, done: 0.3 + (0.7 * (i + 1)) / kinds.length, cueing };
   }
   return { routes, done: 1, cueing };
@@ -257,8 +262,17 @@ function routeOf({ shot, pocketSide }: Candidate, aims: Aims, error: ExecutionEr
   };
 }
 
-function ranked(routes: readonly Route[]): readonly Route[] {
-  const sorted = [...routes].sort((a, b) => b.assessment.chance - a.assessment.chance);
-  const best = sorted[0]?.assessment.chance ?? 0;
-  return sorted.filter(({ assessment }) => assessment.chance >= WORTH_SHOWING * best).slice(0, MOST_ROUTES);
+/** A route with its chance on executions that are not shown. */
+interface RankedRoute {
+  readonly route: Route;
+  readonly rank: number;
+}
+
+function ranked(routes: readonly RankedRoute[]): readonly Route[] {
+  const sorted = [...routes].sort((a, b) => b.rank - a.rank);
+  const best = sorted[0]?.rank ?? 0;
+  return sorted
+    .filter(({ rank }) => rank >= WORTH_SHOWING * best)
+    .slice(0, MOST_ROUTES)
+    .map(({ route }) => route);
 }
