@@ -173,8 +173,12 @@ describe('routes', () => {
 
   it('are different ones, ranked by their chance, and each pots its ball', () => {
     expect(routes.length).toBeGreaterThan(1);
-    const chances = routes.map(({ assessment }) => assessment.chance);
-    expect([...chances].sort((a, b) => b - a)).toEqual(chances);
+    // Ranked by executions that are not shown: what is shown may change places within its errors.
+    routes.slice(1).forEach(({ assessment }, i) => {
+      const before = routes[i]!.assessment;
+      const error = Math.hypot(assessment.chanceError, before.chanceError);
+      expect(assessment.chance - before.chance).toBeLessThan(3 * error);
+    });
     const kinds = routes.map(({ strike, cushions }) => [techniqueOf(strike.tip), ...cushions].join(' '));
     expect(new Set(kinds).size).toBe(kinds.length);
     for (const { strike } of routes) {
