@@ -78,7 +78,7 @@ describe('a coach at the table', () => {
     await click(landingAt('harbour-turn', 1.16));
     const shot = page.getByTestId('last-shot');
     await reads(shot, /\d+ cm long/);
-    await reads(shot, /About 1[4-8] % too hard/);
+    await reads(shot, /About 1[0-8] % too hard/);
     await page.keyboard.press('h');
     await page.getByRole('button', { name: 'Too hard' }).waitFor();
     const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
