@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, inject, it } from 'vitest';
 import type { Page } from 'playwright-core';
+import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 
 /** The club of the server that computes benchmarks; whoever comes first has opened it. */
@@ -20,6 +21,15 @@ beforeAll(async () => {
   });
   const entered = await page.request.post('/api/sign-in', { headers, data: COACH });
   expect(entered.ok()).toBe(true);
+  // On a faster cloth than that of the benchmarks that ship nobody knows yet what the levels score.
+  const tables = await clubTablesSchema.validate(await (await page.request.get('/api/tables')).json());
+  const table = tables.find(({ preset }) => preset === 'pool-9ft');
+  const { card, revision } = table?.state ?? {};
+  const changed = await page.request.put(`/api/tables/${table?.id ?? ''}`, {
+    headers,
+    data: { name: table?.name, archived: false, card: { ...card, clothSpeed: 'fast' }, basedOn: revision },
+  });
+  expect(changed.ok(), await changed.text()).toBe(true);
 });
 afterAll(() => browser.close());
 

@@ -48,11 +48,9 @@ process.on('unhandledRejection', (reason) => {
 await migrate(url, path.join(root, 'server', 'db', 'migrations'));
 const pool = openPool(url);
 await storeLibrary(pool, await readLibrary(path.join(root, 'library')));
-await storeShippedBenchmarks(
-  pool,
-  await listLibrary(pool),
-  await readShippedBenchmarks(path.join(root, 'levels')),
-);
+// Read before anybody asks: the list of drills is what most pages begin with.
+const library = await listLibrary(pool);
+await storeShippedBenchmarks(pool, library, await readShippedBenchmarks(path.join(root, 'levels')));
 await deleteExpiredSessions(pool, new Date());
 await deleteOldTries(pool, new Date());
 if (demo) await loadDemo(pool, Date.now());
@@ -68,8 +66,6 @@ const SOLVE_PAUSE_MS = 250;
 /** Jobs of a server that is gone are taken over by whoever looks. */
 const LOOK_MS = 20_000;
 
-// Read before anybody asks: the list of drills is what most pages begin with.
-const library = await listLibrary(pool);
 await pool.fill();
 warmUp(library);
 warmUpPages();

@@ -7,6 +7,17 @@ import { executionErrorOf, type ExecutionError, type LevelName } from './levels.
  */
 export const USUAL_OPPONENT: LevelName = 'team';
 
+/** Whether anything of a drill depends on what is left to the opponent. */
+export function judgesLeave({
+  task,
+  scoring,
+}: {
+  readonly task: { readonly kind: string };
+  readonly scoring: { readonly method: string };
+}): boolean {
+  return task.kind === 'safety' || scoring.method === 'kick';
+}
+
 /** The level of the opponent that a drill's leaves are judged by. */
 export function opponentLevel({ opponent }: { readonly opponent?: LevelName | undefined }): LevelName {
   return opponent ?? USUAL_OPPONENT;

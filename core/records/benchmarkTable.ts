@@ -26,34 +26,18 @@ export type BenchmarkTableRow = InferType<typeof rowSchema>;
 /** Digits of a share that are kept. */
 const DIGITS = 5;
 
-/** A row as a line of the table's file: shares in few digits. */
-export function benchmarkLine(row: BenchmarkTableRow): string {
-  return JSON.stringify(row, (_, value: unknown) =>
-    typeof value === 'number' && !Number.isInteger(value) ? Number(value.toPrecision(DIGITS)) : value,
-  );
+/** Shares in few digits that sum to one: the likeliest takes what rounding leaves. */
+function rounded(shares: readonly number[]): number[] {
+  const few = shares.map((p) => Number(p.toPrecision(DIGITS)));
+  const likeliest = few.indexOf(Math.max(...few));
+  const others = few.reduce((sum, p, i) => (i === likeliest ? sum : sum + p), 0);
+  return few.map((p, i) => (i === likeliest ? 1 - others : p));
 }
 
-const isFields = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null;
-
-/** Shares that were rounded sum to one again. */
-function restored(value: unknown): unknown {
-  if (!isFields(value) || !isFields(value['benchmark'])) return value;
-  const { levels } = value['benchmark'];
-  if (!Array.isArray(levels)) return value;
-  const whole = (shares: readonly unknown[]) => shares.reduce((sum: number, p) => sum + Number(p), 0);
-  return {
-    ...value,
-    benchmark: {
-      ...value['benchmark'],
-      levels: levels.map((level: unknown) => {
-        if (!isFields(level) || !Array.isArray(level['round'])) return level;
-        const shares: readonly unknown[] = level['round'];
-        const sum = whole(shares);
-        return { ...level, round: shares.map((p) => Number(p) / sum) };
-      }),
-    },
-  };
+/** A row as a line of the table's file. */
+export function benchmarkLine(row: BenchmarkTableRow): string {
+  const levels = row.benchmark.levels.map((level) => ({ ...level, round: rounded(level.round) }));
+  return JSON.stringify({ ...row, benchmark: { ...row.benchmark, levels } });
 }
 
 /** The rows of a table's file, a line each. @throws ValidationError or SyntaxError for a line that is none */
@@ -61,5 +45,5 @@ export function parseBenchmarkTable(file: string): readonly BenchmarkTableRow[] 
   return file
     .split('\n')
     .filter((line) => line !== '')
-    .map((line) => rowSchema.validateSync(restored(JSON.parse(line))));
+    .map((line) => rowSchema.validateSync(JSON.parse(line)));
 }

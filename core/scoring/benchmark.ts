@@ -85,19 +85,39 @@ export function benchmarkScore({ value, better, censored }: RoundResult): number
   return censored && better === 'low' ? score + 1 : score;
 }
 
+/** What a level scores in a round, in the units of the benchmark's scores. */
+export interface LevelMean {
+  readonly mean: number;
+  /** Of a round. */
+  readonly variance: number;
+  /** Standard error of the mean, by how many rounds or shots it comes from. */
+  readonly error: number;
+}
+
 /**
- * How far the mean of a level may be off, by how many rounds or shots it comes from: half the width of the 90 % interval.
- * @param shots of a round, where it is a sum of single executions
+ * The mean of a level's round, with its standard error.
+ * @param round probability of each score from 0 up
+ * @param shots of a round, ≥ 1, where it is a sum of single executions
  */
-export function meanMargin(
+export function levelMean(
   { executions, wholeRounds }: Pick<Benchmark, 'executions' | 'wholeRounds'>,
   round: Distribution,
   shots: number,
-): number {
+): LevelMean {
   const mean = expectation(round);
   const variance = round.reduce((sum, p, value) => sum + p * (value - mean) ** 2, 0);
   // Of n shots of variance v a round has n·v, and its mean, n times that of the shots, the variance n²·v / executions.
-  return Z_90 * Math.sqrt(wholeRounds ? variance / executions : (shots * variance) / executions);
+  const drawn = wholeRounds ? variance : shots * variance;
+  return { mean, variance, error: Math.sqrt(drawn / executions) };
+}
+
+/** Half the width of the 90 % interval of that mean. */
+export function meanMargin(
+  benchmark: Pick<Benchmark, 'executions' | 'wholeRounds'>,
+  round: Distribution,
+  shots: number,
+): number {
+  return Z_90 * levelMean(benchmark, round, shots).error;
 }
 
 /** Where a round's score stands among the levels. */

@@ -37,7 +37,10 @@ const WEEK_DAYS = 7;
 /** A course is told from so many rounds on; a plateau from so many days on. */
 const LEAST_ROUNDS = 6;
 const LEAST_DAYS = 42;
-/** So likely it has to be that somebody moves, or that they stay: set so that both are seen (`npm run truth -- trends`). */
+/**
+ * So likely it has to be that somebody moves, or that they stay: set so that a rise and its end are both seen, which pull
+ * against each other (`npm run truth -- trends`).
+ */
 const MOVES = 0.49;
 const STAYS = 0.38;
 /** Rounds that say how somebody plays at a time. */
@@ -187,6 +190,7 @@ function slopeOf({ slopes }: Belief, course: Course): Slope {
   return { slope: week(slope), low: week(quantile(TAIL)), high: week(quantile(1 - TAIL)) };
 }
 
+/** What is said for what is believed of the slope. */
 function courseBy(points: readonly ProgressPoint[], belief: Belief): Course {
   if (points.length < LEAST_ROUNDS) return 'too few';
   const share = (holds: (slope: number) => boolean) =>
@@ -224,8 +228,8 @@ class Slump {
 }
 
 /**
- * Where somebody goes now, by a level that may drift and whose slope may change (see LevelFilter): up or down, or a plateau,
- * when that is likelier than all else, from six rounds on, a plateau from six weeks on.
+ * Where somebody goes now, by a level that may drift and whose slope may change (see LevelFilter): up or down
+ * when half of what is believed says so, from six rounds on; else a plateau, from six weeks on, when it is nearly as likely.
  * @param points oldest first
  */
 export function courseOf(points: readonly ProgressPoint[]): Course {

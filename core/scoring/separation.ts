@@ -1,7 +1,7 @@
 import type { Benchmark } from '../records/benchmark.ts';
 import { LEVEL_NAMES } from '../player/levels.ts';
 import type { Drill } from '../records/drill.ts';
-import { expectation, type Distribution } from '../statistics/distribution.ts';
+import { levelMean } from './benchmark.ts';
 
 /** How well a round tells neighbouring levels apart. */
 export interface Separation {
@@ -18,28 +18,15 @@ const SURE = 2;
 /** So many steps of the four have to count. */
 const LEAST_STEPS = 3;
 
-interface Level {
-  readonly mean: number;
-  readonly variance: number;
-  /** Of the mean. */
-  readonly error: number;
-}
-
-function levelOf(round: Distribution, benchmark: Benchmark, shots: number): Level {
-  const mean = expectation(round);
-  const variance = round.reduce((sum, p, value) => sum + p * (value - mean) ** 2, 0);
-  // Of n shots of variance v a round has n·v, and its mean, n times that of the shots, the variance n²·v / executions.
-  const drawn = benchmark.wholeRounds ? variance : shots * variance;
-  return { mean, variance, error: Math.sqrt(drawn / benchmark.executions) };
-}
-
 /**
- * How well a round of a benchmark tells levels apart.
- * @param shots of a round, where it is a sum of single executions; else 1
+ * How well a round of a benchmark tells levels apart: means against the spread of rounds (Cohen's d of neighbours), and
+ * whether they differ by more than chance.
+ * @param shots of a round, ≥ 1, where it is a sum of single executions; else 1
+ * @throws RangeError when a level is missing
  */
 export function separationOf(benchmark: Benchmark, shots: number): Separation {
   const sign = benchmark.better === 'low' ? -1 : 1;
-  const levels = benchmark.levels.map(({ round }) => levelOf(round, benchmark, shots));
+  const levels = benchmark.levels.map(({ round }) => levelMean(benchmark, round, shots));
   const pairs = LEVEL_NAMES.slice(1).map((_, i) => {
     const [a, b] = [levels[i], levels[i + 1]];
     if (a === undefined || b === undefined) throw new RangeError('separationOf: a level is missing');

@@ -114,7 +114,6 @@ export class LevelFilter {
 
   /** What is believed now. */
   belief(): Belief {
-    if (this.#pending > 0) this.#mix();
     const levels = new Float64Array(N);
     this.#state.forEach((own, s) => spread(own, this.#offsets[s]!, 1, levels));
     const slopes = Float64Array.from(this.#state, (own) => own.reduce((sum, p) => sum + p, 0));

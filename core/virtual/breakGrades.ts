@@ -18,7 +18,8 @@ export interface BreakGrades {
   readonly layout: number;
 }
 
-type Rack = NonNullable<Drill['rack']>['kind'];
+/** What is broken: the rack of a drill. */
+export type Rack = NonNullable<Drill['rack']>['kind'];
 
 /** From these chances of the next pot on control is worth one, two and three. */
 const NEXT_POT = [0.3, 0.5, 0.75];
@@ -28,6 +29,8 @@ const CLEARING = [0.02, 0.08, 0.2];
 const BACK = [1, 0.6, 0.3];
 /** A break-off leaves this little at most: chances of the opponent's best pot. */
 const LEFT = [0.5, 0.25, 0.1];
+/** The chance that a ball without a pocket of its own is freed on the way. */
+const FREED = 0.35;
 /** A ball is easy from here: so far behind the contact, metres, at such a cut, radians. */
 const AWAY = 0.55;
 const CUT = 0.25;
@@ -61,7 +64,7 @@ function fromGoodPlace(
 
 /**
  * A rough chance of clearing what lies there with a good place for every shot: the product over the balls of their best
- * pot from a good place. A ball without a pocket of its own counts as its chance of being freed on the way.
+ * pot from a good place.
  */
 function clearingChance(table: Table, objects: readonly BallOnTable[], error: ExecutionError): number {
   const lines = potLines(
@@ -77,7 +80,6 @@ function clearingChance(table: Table, objects: readonly BallOnTable[], error: Ex
     return product * best;
   }, 1);
 }
-const FREED = 0.35;
 
 /** What may be potted next: in rotation the lowest, otherwise any. */
 function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[] {
@@ -90,7 +92,10 @@ function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[]
  * Grades where balls rest after a break by what a breaker is to want of it, as one player of a stated level would find
  * it: on a pool table the chance of the next pot, and of clearing what is left; of a break-off at snooker that the cue
  * ball is back near the baulk cushion, and that nothing is on for the opponent.
- * @param cue undefined when it is lost: control is then nothing
+ * @param rack what was broken: it says which ball is next
+ * @param cue where the cue ball rests, metres; undefined when it is lost: control is then nothing
+ * @param objects all object balls that are left, metres
+ * @returns grades 0…3; their limits, chances and shares of the way to the baulk line, are the product's own estimates
  */
 export function gradeBreak(
   table: Table,

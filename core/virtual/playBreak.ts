@@ -9,10 +9,9 @@ import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { clothLinesOf } from '../table/markings.ts';
-import { gradeBreak } from './breakGrades.ts';
+import { gradeBreak, type Rack } from './breakGrades.ts';
 import type { VirtualPlayer } from './player.ts';
 
-type Rack = NonNullable<Drill['rack']>['kind'];
 type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 
 /** m/s: a full break on a pool table, and one off the edge of a pack that comes back. */

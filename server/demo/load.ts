@@ -1,16 +1,14 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { createRandom } from '../../core/random/random.ts';
-import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
 import { virtualRounds } from '../../core/virtual/playRound.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
-import { queueBenchmark } from '../benchmarks/queue.ts';
+import { benchmarkKey, queueBenchmark } from '../benchmarks/queue.ts';
 import { hashPassword } from '../auth/password.ts';
-import { storeBenchmark } from '../db/queries/benchmarks.ts';
+import { findBenchmark, storeBenchmark } from '../db/queries/benchmarks.ts';
 import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
@@ -114,24 +112,13 @@ async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: num
   }
 }
 
+/** What does not ship for a table of the demo is computed: ratings are there at once. */
 async function storeBenchmarks(db: PoolConnection, entry: StoredDrill, table: Table): Promise<void> {
   for (const [i, stage] of entry.document.stages.entries()) {
-    const plan = planFor(entry, i + 1, table);
     const drill = atStage(entry.document, i + 1);
-    if (!isPositionDrill(drill)) continue;
-    await storeBenchmark(
-      db,
-      {
-        owner: entry.owner,
-        drill: entry.document.slug,
-        revision: entry.revision,
-        stage: i + 1,
-        tableFingerprint: tableFingerprint(plan.shot.table),
-        modelVersion: MODEL_VERSION,
-        levelVersion: LEVEL_TABLE_VERSION,
-      },
-      benchmarkDrill(drill, stage, plan, SEED),
-    );
+    const key = benchmarkKey(entry, i + 1, tableFingerprint(table));
+    if (!isPositionDrill(drill) || (await findBenchmark(db, key)) !== undefined) continue;
+    await storeBenchmark(db, key, benchmarkDrill(drill, stage, planFor(entry, i + 1, table), SEED));
   }
 }
 

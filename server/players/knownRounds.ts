@@ -23,20 +23,17 @@ interface KnownLevels {
 }
 
 /** Worked out once for each benchmark that this process remembers: players of a club play the same drills. */
-const levelsKnown = new WeakMap<Benchmark, KnownLevels>();
+const levelsKnown = new WeakMap<Benchmark, KnownLevels | 'unfit'>();
 
-function levelsOf(benchmark: Benchmark): KnownLevels {
-  const known = levelsKnown.get(benchmark);
-  if (known !== undefined) return known;
+/** The levels of a stage of a drill, if they tell players apart: only then the drill judges anybody. */
+function levelsOf({ document }: StoredDrill, stage: number, benchmark: Benchmark): KnownLevels | undefined {
   const rounds = benchmark.levels.map(({ round }) => round);
-  const levels = { rounds, scale: ratingScale(rounds) };
-  levelsKnown.set(benchmark, levels);
-  return levels;
+  const fits = () => fitnessOf(atStage(document, stage), benchmark).kind === 'fit';
+  const known =
+    levelsKnown.get(benchmark) ?? (fits() ? { rounds, scale: ratingScale(rounds) } : ('unfit' as const));
+  levelsKnown.set(benchmark, known);
+  return known === 'unfit' ? undefined : known;
 }
-
-/** Whether a benchmark tells levels apart: only then its drill judges anybody. */
-const fits = ({ document }: StoredDrill, stage: number, benchmark: Benchmark) =>
-  fitnessOf(atStage(document, stage), benchmark).kind === 'fit';
 
 /** What is known of all rounds of a kind. */
 interface KnownKind {
@@ -82,10 +79,8 @@ export async function knownRounds(
   const kinds = new Map(
     subjects.map(({ row, entry, key }): [string, KnownKind] => {
       const benchmark = key && benchmarks.get(textOf(key));
-      if (entry === undefined || benchmark === undefined || !fits(entry, row.stage, benchmark)) {
-        return [row.kind, { skills: entry?.document.skills ?? [], levels: undefined }];
-      }
-      return [row.kind, { skills: entry.document.skills, levels: levelsOf(benchmark) }];
+      const levels = entry && benchmark && levelsOf(entry, row.stage, benchmark);
+      return [row.kind, { skills: entry?.document.skills ?? [], levels }];
     }),
   );
   return rows.flatMap(({ row, kept }): KnownRound | [] => {

@@ -9,7 +9,7 @@ import { LandTask } from './task/LandTask.tsx';
 import { PositionTask } from './task/PositionTask.tsx';
 import { Stack } from '@mantine/core';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
-import { opponentLevel } from '../../core/player/opponent.ts';
+import { judgesLeave, opponentLevel } from '../../core/player/opponent.ts';
 import { firstScoring, firstTask } from '../../core/drill/draft.ts';
 import { methodsOf } from '../../core/drill/methodsOf.ts';
 import { objectBalls } from '../../core/drill/round.ts';
@@ -74,7 +74,7 @@ export function TaskPanel({ drill, edit }: PanelProps) {
         }}
       />
       <TaskFields drill={drill} task={task} put={put} />
-      {(task.kind === 'safety' || task.kind === 'kick') && (
+      {judgesLeave(drill) && (
         <OneOf
           label="The leave is judged by what would be made of it by"
           value={opponentLevel(drill)}

@@ -9,7 +9,7 @@ import { capital } from '../words/vocabulary.ts';
 /** A player's ratings by skill, each with the interval that the rounds leave open. */
 export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
   const { ratings, unrated } = progress;
-  if (ratings.length === 0) return null;
+  if (ratings.length === 0 && unrated === 0) return null;
   return (
     <section aria-labelledby="ratings-title">
       <Title order={2} size="h3" id="ratings-title" mb={6}>

@@ -7,7 +7,7 @@ it.each([
   ['up', slope, false, 'Up by 1.2 points a week (0.4 to 2.0).'],
   ['down', { slope: -0.8, low: -1.5, high: -0.2 }, false, 'Down by 0.8 points a week (0.2 to 1.5).'],
   ['up', { ...slope, high: null }, true, 'Up by 1.2 points a week. Back near the best after a slump.'],
-  ['plateau', slope, false, 'A plateau: most likely it changes by less than half a point a week.'],
+  ['plateau', slope, false, 'A plateau, as far as the rounds tell.'],
   ['open', slope, false, 'No direction is sure yet.'],
   ['too few', null, false, 'Too few rounds to say where it goes.'],
 ] as const)('a course in words: %s', (course, of, comeback, words) => {

@@ -14,7 +14,7 @@ export function courseWords({
     case 'too few':
       return `Too few rounds to say where it goes.${back}`;
     case 'plateau':
-      return `A plateau: most likely it changes by less than half a point a week.${back}`;
+      return `A plateau, as far as the rounds tell.${back}`;
     case 'open':
       return `No direction is sure yet.${back}`;
     case 'up':

@@ -1,5 +1,5 @@
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
-import { opponentLevel } from '../../core/player/opponent.ts';
+import { judgesLeave, opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -97,7 +97,7 @@ export function marksInWords(marks: DrillStage['marks']): string | undefined {
 
 /** A leave is judged in these: by a stated opponent, the same for everybody. */
 function leaveInWords(drill: Drill): readonly string[] {
-  if (drill.task.kind !== 'safety' && drill.scoring.method !== 'kick') return [];
+  if (!judgesLeave(drill)) return [];
   return [`A leave is worth what a ${opponentLevel(drill)} player would make of it, whoever plays.`];
 }
 
