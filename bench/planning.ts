@@ -5,7 +5,7 @@ import { potLines } from '../core/planning/potOptions.ts';
 import { searchRoutes, type RouteQuestion } from '../core/planning/routes.ts';
 import { windowAmong } from '../core/planning/windowAmong.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
-import { acceptanceOf } from '../core/shot/acceptance.ts';
+import { fullAcceptanceOf } from '../core/shot/acceptance.ts';
 import { buildTable } from '../core/table/table.ts';
 import { readDrill } from './cloud.ts';
 import { middle, timed, type Figure } from './report.ts';
@@ -17,11 +17,11 @@ function asked(slug: string): { readonly question: RouteQuestion; readonly aims:
   const { balls } = planShot(drill, table).shot;
   const { pot, pocket, next } = drill.task;
   const object = balls.find(({ id }) => id === pot);
-  const acceptance = object && acceptanceOf(table, object, pocket);
+  const acceptance = object && fullAcceptanceOf(table, object, pocket);
   if (acceptance === undefined) throw new Error(`${slug}: the pocket does not take the ball`);
   const others = balls.filter(({ id }) => id !== 'cue' && id !== pot);
   const error = executionErrorOf('team', table.preset.game);
-  const lines = potLines(table, others, [next.ball], acceptanceOf);
+  const lines = potLines(table, others, [next.ball], fullAcceptanceOf);
   const aims: Aims = {
     task: { object: pot, pocket },
     wanted: { balls: [next.ball] },

@@ -4,6 +4,7 @@ import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { distance } from '../core/math/point.ts';
 import { simulate } from '../core/motion/simulate.ts';
 import { drawErrors, executedWith, type Draws } from '../core/player/execute.ts';
+import { errorAsCued } from '../core/player/asCued.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { createRandom } from '../core/random/random.ts';
 import { drillSchema } from '../core/records/drill.ts';
@@ -54,8 +55,9 @@ export function causes({ seed, size }: Asked): readonly Figure[] {
     for (const level of LEVELS) {
       const sizes = executionErrorOf(level, shot.table.preset.game);
       const cloud = strokeCloud(shot, task, sizes);
+      const cued = errorAsCued(shot, sizes);
       const end = (draws: Draws) => {
-        const { rest } = simulate(executedWith(shot, sizes, draws));
+        const { rest } = simulate(executedWith(shot, cued, draws));
         const cue = rest.find(({ id }) => id === shot.strike.ball);
         return {
           at: cue !== undefined && isOnTable(cue) ? cue : undefined,

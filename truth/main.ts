@@ -1,8 +1,11 @@
 import type { Asked, Figure } from './figure.ts';
+import { backward } from './backward.ts';
+import { causeMixtures } from './causeMixtures.ts';
 import { causes } from './causes.ts';
 import { ratings } from './ratings.ts';
 import { routes } from './routes.ts';
 import { trends } from './trends.ts';
+import { windows } from './windows.ts';
 
 /**
  * What the product claims, held to players, tables and shots of which the truth is known. A word on the command line runs
@@ -13,7 +16,10 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   ratings,
   trends,
   causes,
+  shares: causeMixtures,
   routes,
+  windows,
+  backward,
 };
 
 const words = process.argv.slice(2);

@@ -3,6 +3,7 @@ import { planShot } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { atStage } from '../core/drill/stage.ts';
 import { landingCloud } from '../core/planning/cloud.ts';
+import { errorAsCued } from '../core/player/asCued.ts';
 import { executionErrorAt } from '../core/player/levels.ts';
 import { createRandom, type Random } from '../core/random/random.ts';
 import { drillSchema } from '../core/records/drill.ts';
@@ -37,7 +38,7 @@ function station(slug: string, stage: number, seed: number): Station {
   const plan = planShot(drill, buildTable(drill.table));
   const task = { object: drill.task.pot, pocket: drill.task.pocket };
   const shots = Array.from({ length: 100 / STEP + 1 }, (_, i) => {
-    const error = executionErrorAt(i * STEP, plan.shot.table.preset.game);
+    const error = errorAsCued(plan.shot, executionErrorAt(i * STEP, plan.shot.table.preset.game));
     return landingCloud(plan.shot, task, error, 1_000, seed + i).map(({ outcome, landing }) =>
       zonePoints(outcome, landing, plan.window, set.bands),
     );

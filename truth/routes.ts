@@ -7,7 +7,7 @@ import { windowAmong } from '../core/planning/windowAmong.ts';
 import { cueingOf, hampered } from '../core/player/cueing.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { createRandom } from '../core/random/random.ts';
-import { acceptanceOf } from '../core/shot/acceptance.ts';
+import { fullAcceptanceOf } from '../core/shot/acceptance.ts';
 import { buildTable } from '../core/table/table.ts';
 import { told, within, type Asked, type Figure } from './figure.ts';
 
@@ -30,13 +30,13 @@ export function routes({ seed, size }: Asked): readonly Figure[] {
     if (posed.shot.balls.some((ball) => distance(ball, next) < 0.2)) continue;
     const balls = [...posed.shot.balls, next];
     const object = balls.find(({ id }) => id === posed.pot);
-    const acceptance = object && acceptanceOf(table, object, posed.pocket);
+    const acceptance = object && fullAcceptanceOf(table, object, posed.pocket);
     if (acceptance === undefined) continue;
     const error = executionErrorOf('team', table.preset.game);
     const aims: Aims = {
       task: { object: posed.pot, pocket: posed.pocket },
       wanted: { balls: [NEXT] },
-      window: windowAmong(table, potLines(table, [next], [NEXT], acceptanceOf), [next], error, {
+      window: windowAmong(table, potLines(table, [next], [NEXT], fullAcceptanceOf), [next], error, {
         step: 0.03,
       }),
       error,

@@ -9,6 +9,7 @@ import { COUNTING_METHODS } from '../records/drillText/counting.ts';
 import { reviewLanding } from '../scoring/landing.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import { mostPoints } from '../counting/bands.ts';
+import { ball } from '../testing/balls.ts';
 import { buildTable } from '../table/table.ts';
 import { layOut } from './layout.ts';
 import { planShot, UnplayableDrillError } from './plannedShot.ts';
@@ -176,7 +177,7 @@ describe('the library', () => {
 describe('the window of the next ball', () => {
   it('is read off the grid exactly on its points and between its neighbours elsewhere', () => {
     const table = buildTable('pool-9ft');
-    const window = positionWindow(table, { x: 0.8, y: 0.7 }, 'head-left', 'team');
+    const window = positionWindow(table, ball('object', 0.8, 0.7), 'head-left', 'team');
     for (const [i, j] of [
       [0, 0],
       [31, 17],

@@ -1,3 +1,4 @@
+import { leftOnTable } from '../planning/aftermath.ts';
 import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { toRadians } from '../math/angle.ts';
@@ -115,21 +116,27 @@ export function planShot(drill: PositionDrill, table: Table): PlannedShot {
   }
   const { shot, result } = aim;
   const cue = result.rest.find((ball) => ball.id === CUE_BALL);
-  const next = result.rest.find((ball) => ball.id === task.next.ball);
-  if (cue === undefined || !isOnTable(cue) || next === undefined || !isOnTable(next)) {
+  const left = leftOnTable(balls, result.rest);
+  const nextBall = left.find(({ id }) => id === task.next.ball);
+  if (cue === undefined || !isOnTable(cue) || nextBall === undefined) {
     throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);
   }
   const landing = { x: cue.x, y: cue.y };
   const path = cuePath(result.paths);
   const contact = path.pieces[1] ?? path.pieces[0]!;
-  const nextBall = { x: next.x, y: next.y };
   return {
     shot,
     result,
     landing,
     arrival: arrivalOf(path, contact, landing, shot.strike.direction),
-    window: positionWindow(table, nextBall, task.next.pocket, drill.scoring.windowLevel),
-    next: { ball: nextBall, mouth: pocketNamed(table, task.next.pocket).mouth },
+    window: positionWindow(
+      table,
+      nextBall,
+      task.next.pocket,
+      drill.scoring.windowLevel,
+      left.filter(({ id }) => id !== CUE_BALL && id !== task.next.ball),
+    ),
+    next: { ball: { x: nextBall.x, y: nextBall.y }, mouth: pocketNamed(table, task.next.pocket).mouth },
     paceStops: paceStopsOf(shot, result, { object: task.pot, pocket: task.pocket }),
   };
 }

@@ -2,8 +2,9 @@ import { toRadians } from '../math/angle.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { InvalidShotError } from '../motion/validate.ts';
 import { landingCloud } from '../planning/cloud.ts';
+import { errorAsCued } from '../player/asCued.ts';
 import { executionErrorOf } from '../player/levels.ts';
-import { acceptanceOf } from '../shot/acceptance.ts';
+import { fullAcceptanceOf } from '../shot/acceptance.ts';
 import { aimToPot } from '../shot/aim.ts';
 import { potChance } from '../shot/potChance.ts';
 import type { Table } from '../table/table.ts';
@@ -49,15 +50,20 @@ export function pairChance(drill: PositionDrill, table: Table, balls: readonly B
   const aim = aimToPot(table, balls, stroke, task.pot, task.pocket);
   const next = balls.find((ball) => ball.id === task.next.ball);
   if (aim.kind === 'no-way' || next === undefined) return 0;
-  const acceptance = acceptanceOf(table, next, task.next.pocket);
+  const acceptance = fullAcceptanceOf(table, next, task.next.pocket);
   if (acceptance === undefined) return 0;
   const error = executionErrorOf(scoring.windowLevel, table.preset.game);
-  const cloud = landingCloud(aim.shot, { object: task.pot, pocket: task.pocket }, error, EXECUTIONS, SEED);
+  const cloud = landingCloud(
+    aim.shot,
+    { object: task.pot, pocket: task.pocket },
+    errorAsCued(aim.shot, error),
+    EXECUTIONS,
+    SEED,
+  );
   const target = { object: next, acceptance };
-  const directionError = toRadians(error.directionDeg);
   const sum = cloud.reduce(
     (total, { outcome, landing }) =>
-      outcome === 'potted' ? total + potChance(table, landing, target, directionError) : total,
+      outcome === 'potted' ? total + potChance(table, landing, target, error) : total,
     0,
   );
   return sum / cloud.length;

@@ -45,6 +45,17 @@ const ROLLING_HEIGHT = 0.4;
 const LOWEST = -0.46;
 const LEAST_CHANCE = 0.15;
 const ROUGH = 1e-5;
+/** A stroke that does this well is not bettered. */
+const GOOD_ENOUGH = 0.85;
+/** Paces that are tried between two neighbours, and looks between two stops before one is. */
+const MOST_BETWEEN = 3;
+const LOOKS = 8;
+/** Stops of neighbouring paces that are farther apart than this say little of what lies between, metres. */
+const FAR_APART = 0.6;
+/** Stops do not move on a straight line: what passes within this many rooms of a place may still stop there. */
+const HOPE = 2.6;
+/** A pace is tried where it promises this much more. */
+const GAIN = 0.03;
 /** Steps in which a path is looked along, seconds. */
 const LOOK = 0.02;
 
@@ -111,6 +122,13 @@ export function* backwardMap(
   return { map, strokes };
 }
 
+/** A natural stroke that was played: how well it did, and where the cue ball stopped. */
+interface PlayedNatural {
+  readonly speed: number;
+  readonly value: number;
+  readonly rest: Point | undefined;
+}
+
 /** The natural stroke at a pot from a place that does what is wanted best. */
 function bestNatural(
   table: Table,
@@ -120,33 +138,129 @@ function bestNatural(
   wanted: WantedWay,
 ): { readonly value: number; readonly stroke: NaturalStroke | undefined } {
   const aimer = createAimer(table, cue, line.object);
-  let best: { value: number; stroke: NaturalStroke | undefined } = { value: 0, stroke: undefined };
-  for (const stroke of naturalStrokes(table, cue, line)) {
-    const shot = naturalShot(table, cue, line, balls, stroke, aimer);
-    if (shot === undefined) continue;
+  const way = wayToContact(cue, line);
+  const play = (roll: NaturalStroke['roll'], speed: number): PlayedNatural | undefined => {
+    const stroke = naturalStroke(table, way, roll, speed);
+    const shot = stroke && naturalShot(table, cue, line, balls, stroke, aimer);
+    if (shot === undefined) return undefined;
     const result = simulate(shot, wanted.kind === 'line' ? { paths: true } : { events: false });
-    if (result.rest[1]?.pocket !== line.pocket) continue;
-    const value = fulfils(wanted, result, cue.id);
-    if (value > best.value) best = { value, stroke: { roll: stroke.roll, speed: stroke.speed } };
+    const at = result.rest[0];
+    const rest = at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined;
+    // A ball that is not reached at one pace is at a firmer one: what lies between them is looked at all the same.
+    const value = result.rest[1]?.pocket === line.pocket ? fulfils(wanted, result, cue.id) : 0;
+    return { speed, value, rest };
+  };
+  let best: { value: number; stroke: NaturalStroke | undefined } = { value: 0, stroke: undefined };
+  const keep = (roll: NaturalStroke['roll'], { value, speed }: PlayedNatural) => {
+    if (value > best.value) best = { value, stroke: { roll, speed } };
+  };
+  for (const roll of ['rolling', 'stun'] as const) {
+    const played = playedOften(
+      SPEEDS.flatMap((speed) => play(roll, speed) ?? []),
+      (speed) => play(roll, speed),
+    );
+    for (const each of played) keep(roll, each);
+    for (const [i, softer] of played.entries()) {
+      const firmer = played[i + 1];
+      if (firmer === undefined || best.value >= GOOD_ENOUGH) continue;
+      for (const between of betweenPaces(softer, firmer, wanted, best.value, (speed) => play(roll, speed))) {
+        keep(roll, between);
+      }
+    }
   }
   return best;
+}
+
+/** Strokes by pace, with one more between neighbours that stop so far apart that a cushion lies between them. */
+function playedOften(
+  played: readonly PlayedNatural[],
+  play: (speed: number) => PlayedNatural | undefined,
+): readonly PlayedNatural[] {
+  return played.flatMap((softer, i) => {
+    const firmer = played[i + 1];
+    if (firmer === undefined) return [softer];
+    const isFar =
+      softer.rest === undefined ||
+      firmer.rest === undefined ||
+      distance(softer.rest, firmer.rest) > FAR_APART;
+    const between = isFar ? play(0.5 * (softer.speed + firmer.speed)) : undefined;
+    return between === undefined ? [softer] : [softer, between];
+  });
+}
+
+/**
+ * Paces between two neighbours that may do better than both: where the cue ball stops moves from the one stop to the other,
+ * and what lies between them says which pace to play. Each is played before it is believed.
+ */
+function* betweenPaces(
+  softer: PlayedNatural,
+  firmer: PlayedNatural,
+  wanted: WantedWay,
+  least: number,
+  play: (speed: number) => PlayedNatural | undefined,
+): Generator<PlayedNatural> {
+  let [low, high] = [softer, firmer];
+  let best = least;
+  for (let k = 0; k < MOST_BETWEEN; k++) {
+    const share = promisingShare(low, high, wanted, best);
+    if (share === undefined) return;
+    const speed = low.speed + share * (high.speed - low.speed);
+    const played = play(speed);
+    if (played === undefined) return;
+    yield played;
+    best = Math.max(best, played.value);
+    // The stop is on one side of what was hoped for: go on there.
+    const [left, right] = [
+      promisingShare(low, played, wanted, best),
+      promisingShare(played, high, wanted, best),
+    ];
+    if (left === undefined && right === undefined) return;
+    [low, high] = left === undefined ? [played, high] : [low, played];
+  }
+}
+
+/** Where between two strokes something better is to be hoped for, 0…1; undefined where nothing is. */
+function promisingShare(
+  low: PlayedNatural,
+  high: PlayedNatural,
+  wanted: WantedWay,
+  least: number,
+): number | undefined {
+  if (wanted.kind === 'line') return Math.max(low.value, high.value) > 0 ? 0.5 : undefined;
+  if (low.rest === undefined || high.rest === undefined) return 0.5;
+  let best: { share: number; value: number } | undefined;
+  for (let k = 1; k < LOOKS; k++) {
+    const share = k / LOOKS;
+    const at = {
+      x: low.rest.x + share * (high.rest.x - low.rest.x),
+      y: low.rest.y + share * (high.rest.y - low.rest.y),
+    };
+    const value =
+      wanted.kind === 'place'
+        ? nearness(distance(at, wanted.at), HOPE * wanted.room)
+        : chanceAt(wanted.map, at);
+    if (best === undefined || value > best.value) best = { share, value };
+  }
+  return best !== undefined && best.value > least + GAIN ? best.share : undefined;
 }
 
 interface HeightedStroke extends NaturalStroke {
   readonly height: number;
 }
 
-function naturalStrokes(
+function wayToContact(cue: BallOnTable, { object, acceptance }: PotLine): number {
+  return distance(cue, contactFor(object, acceptance.middle, cue.radius, object.radius));
+}
+
+/** A natural stroke over a way to the contact; undefined where the ball cannot be struck so low. */
+function naturalStroke(
   table: Table,
-  cue: BallOnTable,
-  { object, acceptance }: PotLine,
-): readonly HeightedStroke[] {
-  const way = distance(cue, contactFor(object, acceptance.middle, cue.radius, object.radius));
-  return SPEEDS.flatMap((speed): readonly HeightedStroke[] => {
-    const height = stunHeight(table, speed, way);
-    const rolling = { roll: 'rolling', speed, height: ROLLING_HEIGHT } as const;
-    return height === undefined ? [rolling] : [rolling, { roll: 'stun', speed, height }];
-  });
+  way: number,
+  roll: NaturalStroke['roll'],
+  speed: number,
+): HeightedStroke | undefined {
+  const height = roll === 'rolling' ? ROLLING_HEIGHT : stunHeight(table, speed, way);
+  return height === undefined ? undefined : { roll, speed, height };
 }
 
 function naturalShot(
@@ -172,6 +286,6 @@ export function playNatural(
   balls: readonly BallOnTable[],
   { roll, speed }: NaturalStroke,
 ): Shot | undefined {
-  const stroke = naturalStrokes(table, cue, line).find((each) => each.roll === roll && each.speed === speed);
+  const stroke = naturalStroke(table, wayToContact(cue, line), roll, speed);
   return stroke === undefined ? undefined : naturalShot(table, cue, line, balls, stroke);
 }

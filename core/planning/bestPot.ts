@@ -1,10 +1,11 @@
+import { toRadians } from '../math/angle.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
-import { potLines, potOptions } from './potOptions.ts';
+import { potLines, ROUGH_BY, roughChance, viewOf } from './potOptions.ts';
 
 interface BestPotOptions extends CueingOptions {
   /** The only pockets that count; all when left out. */
@@ -23,6 +24,15 @@ export function bestPotChance(
   error: ExecutionError,
   options: BestPotOptions = {},
 ): number {
-  const lines = potLines(table, objects, wanted, acceptanceNear, options.pockets);
-  return potOptions(table, cue, lines, objects, error, options)[0]?.chance ?? 0;
+  const spread = toRadians(error.directionDeg);
+  const looks = potLines(table, objects, wanted, acceptanceNear, options.pockets)
+    .map((line) => ({ line, rough: roughChance(cue, line, spread) }))
+    .sort((a, b) => b.rough - a.rough);
+  let best = 0;
+  for (const { line, rough } of looks) {
+    if (rough === 0 || best >= rough + ROUGH_BY) break;
+    const others = objects.filter(({ id }) => id !== line.ball);
+    best = Math.max(best, viewOf(table, cue, line, others, error, options).chance);
+  }
+  return best;
 }

@@ -70,3 +70,41 @@ export function chanceAt(window: PositionWindow, place: Point): number {
     (1 - t) * ((1 - s) * at(i, j) + s * at(i + 1, j)) + t * ((1 - s) * at(i, j + 1) + s * at(i + 1, j + 1))
   );
 }
+
+/** Neighbours whose values differ by less than this count as flat ground: what lies between is taken from them. */
+const FLAT = 0.02;
+
+/**
+ * Values over all places that the cue ball's centre can take, worked out at every second place, and in between only where
+ * the ground is not flat: within a hundredth of `gridOver` in far less time (tested).
+ * @param step widest distance between two points, metres: what a value shows must be wider than two of them
+ */
+export function gridWhereItChanges(
+  table: Extent,
+  step: number,
+  value: (place: Point) => number,
+): PositionWindow {
+  const grid = emptyGrid(table, step);
+  const { columns, rows, chances } = grid;
+  const isMain = (i: number, last: number) => i % 2 === 0 || i === last;
+  const each = (visit: (k: number, i: number, j: number) => void) => {
+    for (let k = 0; k < chances.length; k++) visit(k, k % columns, Math.floor(k / columns));
+  };
+  each((k, i, j) => {
+    if (isMain(i, columns - 1) && isMain(j, rows - 1)) chances[k] = value(placeOnGrid(grid, k));
+  });
+  each((k, i, j) => {
+    if (isMain(i, columns - 1) && isMain(j, rows - 1)) return;
+    const [left, right] = isMain(i, columns - 1) ? [i, i] : [i - 1, i + 1];
+    const [down, up] = isMain(j, rows - 1) ? [j, j] : [j - 1, j + 1];
+    const a = chances[down * columns + left]!;
+    const b = chances[down * columns + right]!;
+    const c = chances[up * columns + left]!;
+    const d = chances[up * columns + right]!;
+    const least = Math.min(a, b, c, d);
+    const most = Math.max(a, b, c, d);
+    const isFlat = most - least < FLAT && (least > 0 || most === 0);
+    chances[k] = isFlat ? 0.25 * (a + b + c + d) : value(placeOnGrid(grid, k));
+  });
+  return grid;
+}

@@ -8,7 +8,7 @@ import type { ExecutionError } from '../player/levels.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
 import { contactFor } from '../shot/cut.ts';
 import { isClear } from '../shot/corridor.ts';
-import { potChance } from '../shot/potChance.ts';
+import { CENTRE_BALL, potChance, type PotStroke } from '../shot/potChance.ts';
 import { POCKET_NAMES, type PocketName } from '../table/pockets.ts';
 import { pocketNamed, type Table } from '../table/table.ts';
 
@@ -70,8 +70,15 @@ export function roughChance(cue: BallOnTable, { object, acceptance }: PotLine, e
   return 2 * normalCdf((half * reach * cut) / (way * errorRad)) - 1;
 }
 
+/** By how much the geometry's chance may fall short of the real one: throw and pace move it by less (tested). */
+export const ROUGH_BY = 0.08;
 /** Thinner than this nobody plays for position: cosine of the cut. */
 const THINNEST = Math.cos(toRadians(84));
+
+export interface ViewOptions extends CueingOptions {
+  /** How the pot is played; left out, with centre ball at a pace that brings the ball in with ease. */
+  readonly stroke?: Omit<PotStroke, 'elevation'>;
+}
 
 /**
  * Whether a ball can be potted from a place, how likely, and if not why: chance by `potChance`, the cue ball's way
@@ -85,7 +92,7 @@ export function viewOf(
   line: PotLine,
   others: readonly BallOnTable[],
   error: ExecutionError,
-  options: CueingOptions = {},
+  { stroke = { tip: CENTRE_BALL }, ...options }: ViewOptions = {},
 ): View {
   const { object, acceptance } = line;
   if (distance(cue, object) < contactDistance(cue.radius, object.radius)) return none('no room');
@@ -99,8 +106,8 @@ export function viewOf(
   if (!isClear(cue, contact, cue.radius, others)) return none('hidden');
   const cueing = cueingOf(table, cue, [...others, object], direction, options);
   if (cueing.verdict === 'impossible') return none('cannot be cued');
-  const spread = toRadians(hampered(error, cueing.because).directionDeg);
-  const chance = potChance(table, cue, line, spread);
+  const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
+  const chance = potChance(table, cue, line, hampered(error, cueing.because), { ...stroke, elevation });
   return chance <= 0 ? none('no angle') : { why: 'on', chance, cueing };
 }
 

@@ -1,28 +1,24 @@
-import { toRadians } from '../math/angle.ts';
-import type { Point } from '../math/point.ts';
+import type { BallOnTable } from '../motion/shot.ts';
 import { type LevelName, executionErrorOf } from '../player/levels.ts';
-import { acceptanceOf } from '../shot/acceptance.ts';
-import { potChance } from '../shot/potChance.ts';
+import { fullAcceptanceOf } from '../shot/acceptance.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
-import { type PositionWindow, gridOver } from './grid.ts';
-
-/** Widest distance between two points of the grid, metres: less than half a ball. */
-const GRID_STEP = 0.02;
+import type { PositionWindow } from './grid.ts';
+import { potLines } from './potOptions.ts';
+import { windowAmong } from './windowAmong.ts';
 
 /**
- * Computes the window of a ball into a pocket for a level of player.
- * @param object centre of the ball to be potted, metres
+ * Computes the window of a ball into a pocket for a level of player: as they cue it from each place, past the other balls.
+ * @param object the ball to be potted; @param others the other object balls, where they will lie
  */
 export function positionWindow(
   table: Table,
-  object: Point,
+  object: BallOnTable,
   pocket: PocketName,
   level: LevelName,
+  others: readonly BallOnTable[] = [],
 ): PositionWindow {
-  const acceptance = acceptanceOf(table, object, pocket);
-  const error = toRadians(executionErrorOf(level, table.preset.game).directionDeg);
-  return gridOver(table, GRID_STEP, (cue) =>
-    acceptance === undefined ? 0 : potChance(table, cue, { object, acceptance }, error),
-  );
+  const balls = [object, ...others];
+  const lines = potLines(table, balls, [object.id], fullAcceptanceOf, [pocket]);
+  return windowAmong(table, lines, balls, executionErrorOf(level, table.preset.game));
 }

@@ -4,8 +4,8 @@ import type { BallOnTable } from '../motion/shot.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
-import { gridOver } from './grid.ts';
-import { roughChance, viewOf, type PotLine } from './potOptions.ts';
+import { gridOver, gridWhereItChanges } from './grid.ts';
+import { ROUGH_BY, roughChance, viewOf, type PotLine } from './potOptions.ts';
 import type { PositionWindow } from './grid.ts';
 
 /** The cue ball at a place of a table. */
@@ -23,8 +23,8 @@ export interface WindowOptions extends CueingOptions {
 }
 
 const STEP = 0.02;
-/** By how much the geometry's chance may fall short of the real one: throw and pace move it by less (tested). */
-const ROUGH_BY = 0.08;
+/** Steps so fine that nothing on the table fits between two places, metres. */
+const FINE = 0.03;
 
 /**
  * The window of one or several pots among other balls: at each place the best chance of any of them, 0 where they are
@@ -44,7 +44,8 @@ export function windowAmong(
     rough: 0,
   }));
   const spread = toRadians(error.directionDeg);
-  return gridOver(table, step, (place) => {
+  const grid = step <= FINE ? gridWhereItChanges : gridOver;
+  return grid(table, step, (place) => {
     const cue = cueBallAt(table, place);
     for (const view of views) view.rough = roughChance(cue, view.line, spread);
     if (views.length > 1) views.sort((a, b) => b.rough - a.rough);

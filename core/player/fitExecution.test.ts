@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { toDegrees } from '../math/angle.ts';
 import { simulate } from '../motion/simulate.ts';
 import { createRandom } from '../random/random.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
@@ -29,7 +30,14 @@ const shots = [
     shot: aim.shot,
     landing: rest,
     response: landingResponse(aim.shot),
-    chance: (errorRad: number) => potChance(POOL, cue, { object, acceptance }, errorRad),
+    chance: (errorRad: number) =>
+      potChance(
+        POOL,
+        cue,
+        { object, acceptance },
+        { directionDeg: toDegrees(errorRad), speed: 0, tip: 0, elevationDeg: 0 },
+        aim.shot.strike,
+      ),
   };
 });
 

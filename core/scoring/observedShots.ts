@@ -1,8 +1,9 @@
 import type { PlannedShot } from '../drill/plannedShot.ts';
 import type { PositionDrill } from '../drill/positionDrill.ts';
+import { toDegrees } from '../math/angle.ts';
 import type { Point } from '../math/point.ts';
 import { landingResponse, type ObservedShot } from '../player/fitExecution.ts';
-import { acceptanceOf } from '../shot/acceptance.ts';
+import { fullAcceptanceOf } from '../shot/acceptance.ts';
 import { potChance } from '../shot/potChance.ts';
 import type { Outcome } from '../records/storedAttempt.ts';
 
@@ -28,10 +29,18 @@ export function observedShots(
   const { shot, landing: wanted } = planned;
   const cue = shot.balls.find(({ id }) => id === shot.strike.ball);
   const object = shot.balls.find(({ id }) => id === drill.task.pot);
-  const acceptance = object && acceptanceOf(shot.table, object, drill.task.pocket);
+  const acceptance = object && fullAcceptanceOf(shot.table, object, drill.task.pocket);
   if (cue === undefined || object === undefined || acceptance === undefined) return [];
   const response = landingResponse(shot);
-  const chance = (errorRad: number) => potChance(shot.table, cue, { object, acceptance }, errorRad);
+  // The fit asks for the error of the line alone: what else is off is small beside it where a pot is missed.
+  const chance = (errorRad: number) =>
+    potChance(
+      shot.table,
+      cue,
+      { object, acceptance },
+      { directionDeg: toDegrees(errorRad), speed: 0, tip: 0, elevationDeg: 0 },
+      shot.strike,
+    );
   return played.map(({ outcome, landing }) => {
     const potted = outcome === 'potted';
     if (!potted || landing === null) return { potted, chance };

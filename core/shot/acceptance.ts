@@ -12,6 +12,21 @@ export interface Acceptance {
   readonly middle: number;
   /** With which the ball was sent, m/s, sliding without spin. */
   readonly speed: number;
+  /** How its edges move for balls sent otherwise; left out where nobody asked. */
+  readonly bend?: AcceptanceBend;
+}
+
+/**
+ * How the edges of an acceptance move, radians: by the logarithm of the speed, for slower and for faster balls, and by spin
+ * about the vertical, R·ω / v.
+ */
+export interface AcceptanceBend {
+  readonly lowSlower: number;
+  readonly highSlower: number;
+  readonly lowFaster: number;
+  readonly highFaster: number;
+  readonly lowBySpin: number;
+  readonly highBySpin: number;
 }
 
 /** How fast a ball should still be when it reaches the pocket, m/s: dead weight would be refused by a slow roll. */
@@ -19,6 +34,10 @@ const ARRIVAL_SPEED = 1;
 /** Farthest from the straight line to look for a way in, radians, and in how many steps. */
 const SEARCH_HALF_WIDTH = 0.12;
 const SEARCH_STEPS = 24;
+/** Nearer to the mouth than this a ball lies at the jaws, metres. */
+const AT_THE_JAWS = 0.08;
+/** No ball is sent off farther aside, radians. */
+const WIDEST = 1.5;
 /** Edges are found to this, radians: a tenth of a millimetre over the longest table. */
 const EDGE_TOLERANCE = 2e-5;
 
@@ -31,6 +50,25 @@ export function pottingSpeed(table: Table, way: number): number {
   return 1.4 * Math.sqrt(ARRIVAL_SPEED * ARRIVAL_SPEED + 2 * rollingFriction * gravity * way);
 }
 
+/** The least speed with which a ball gets to a pocket at all, m/s, by the speed that `pottingSpeed` gives for the way. */
+export function leastSpeedOf(speed: number): number {
+  return Math.sqrt(Math.max(0, speed * speed - (1.4 * ARRIVAL_SPEED) ** 2));
+}
+
+/**
+ * Whether a ball falls that is sent off in a direction.
+ * @param spin about the vertical, R·ω / v, positive to the left of its way
+ */
+function fallsFrom(table: Table, from: Point, pocket: PocketName, speed: number, spin = 0) {
+  const { ballRadius: radius, ballMass: mass } = table.preset;
+  const wz = (spin * speed) / radius;
+  return (direction: number): boolean => {
+    const [vx, vy] = [speed * Math.cos(direction), speed * Math.sin(direction)];
+    const ball = { id: 'object', x: from.x, y: from.y, radius, mass, vx, vy, wx: 0, wy: 0, wz };
+    return simulateMotion(table, [ball], { events: false }).rest[0]?.pocket === pocket;
+  };
+}
+
 /**
  * The interval of directions in which a ball sent from a place falls into a pocket, jaws and pace included,
  * found with the simulator by halving at both edges.
@@ -38,24 +76,11 @@ export function pottingSpeed(table: Table, way: number): number {
  */
 export function acceptanceOf(table: Table, from: Point, pocketName: PocketName): Acceptance | undefined {
   const pocket = pocketNamed(table, pocketName);
-  const { ballRadius: radius, ballMass: mass } = table.preset;
-  const speed = pottingSpeed(table, distance(from, pocket.mouth));
-  const straight = bearing(from, pocket.mouth);
-  const falls = (direction: number) => {
-    const ball = {
-      id: 'object',
-      x: from.x,
-      y: from.y,
-      radius,
-      mass,
-      vx: speed * Math.cos(direction),
-      vy: speed * Math.sin(direction),
-      wx: 0,
-      wy: 0,
-      wz: 0,
-    };
-    return simulateMotion(table, [ball]).rest[0]?.pocket === pocketName;
-  };
+  const away = distance(from, pocket.mouth);
+  const speed = pottingSpeed(table, away);
+  // Within the jaws the mouth is no place to aim at: the ball may lie beyond it.
+  const straight = bearing(from, away < AT_THE_JAWS ? pocket.drop : pocket.mouth);
+  const falls = fallsFrom(table, from, pocketName, speed);
   const step = SEARCH_HALF_WIDTH / SEARCH_STEPS;
   const offsets = Array.from(
     { length: 2 * SEARCH_STEPS + 1 },
@@ -65,10 +90,61 @@ export function acceptanceOf(table: Table, from: Point, pocketName: PocketName):
   if (found === undefined) return undefined;
   const inside = straight + found;
   let low = inside;
-  while (falls(low - step)) low -= step;
+  while (falls(low - step) && inside - low < WIDEST) low -= step;
   let high = inside;
-  while (falls(high + step)) high += step;
+  while (falls(high + step) && high - inside < WIDEST) high += step;
   low = borderOf(falls, low, low - step, EDGE_TOLERANCE);
   high = borderOf(falls, high, high + step, EDGE_TOLERANCE);
   return { low, high, middle: 0.5 * (low + high), speed };
+}
+
+/** Changes by which it is measured how edges move: of the speed as a factor, of the spin; and how far they are looked for. */
+const FASTER = 1.3;
+const SLOWER = 1 / 1.5;
+const SPIN = 0.1;
+const MOVED_AT_MOST = 0.12;
+
+/** An edge of what falls, looked for near another one. @param outwards −1 for the low edge, 1 for the high one */
+function edgeNear(falls: (direction: number) => boolean, near: number, outwards: -1 | 1): number {
+  const inwards = falls(near) ? outwards : -outwards;
+  for (let away = 0.0008; away <= MOVED_AT_MOST; away *= 2.2) {
+    const other = near + inwards * away;
+    if (falls(other) !== falls(near)) {
+      return inwards === outwards
+        ? borderOf(falls, near, other, EDGE_TOLERANCE)
+        : borderOf(falls, other, near, EDGE_TOLERANCE);
+    }
+  }
+  return near;
+}
+
+/**
+ * The acceptance of a place with how its edges move by pace and spin, for chances that are to be exact: as costly as some
+ * five of the plain ones.
+ * @returns undefined when no direction near the straight line pots it
+ */
+export function fullAcceptanceOf(table: Table, from: Point, pocket: PocketName): Acceptance | undefined {
+  const found = acceptanceOf(table, from, pocket);
+  if (found === undefined) return undefined;
+  const { low, high, speed } = found;
+  const edges = (factor: number, spin: number) => {
+    const falls = fallsFrom(table, from, pocket, factor * speed, spin);
+    return { low: edgeNear(falls, low, -1), high: edgeNear(falls, high, 1) };
+  };
+  const [fast, slow] = [edges(FASTER, 0), edges(SLOWER, 0)];
+  const [left, right] = [edges(1, SPIN), edges(1, -SPIN)];
+  const perFaster = 1 / Math.log(FASTER);
+  const perSlower = -1 / Math.log(SLOWER);
+  const perSpin = 1 / (2 * SPIN);
+  return {
+    ...found,
+    bend: {
+      lowSlower: (low - slow.low) * perSlower,
+      highSlower: (high - slow.high) * perSlower,
+      lowFaster: (fast.low - low) * perFaster,
+      highFaster: (fast.high - high) * perFaster,
+      lowBySpin: (left.low - right.low) * perSpin,
+      highBySpin: (left.high - right.high) * perSpin,
+    },
+  };
 }

@@ -1,11 +1,18 @@
-import { wrapAngle } from '../math/angle.ts';
+import { toRadians, wrapAngle } from '../math/angle.ts';
 import { normalCdf } from '../math/normal.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { rootBetween } from '../math/roots.ts';
-import { collideBalls, contactDistance } from '../motion/ballBall.ts';
-import { createState, placeAtRest } from '../motion/state.ts';
+import { contactDistance } from '../motion/ballBall.ts';
+import type { Tip } from '../motion/shot.ts';
+import { MISCUE_OFFSET } from '../motion/strike.ts';
+import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 import type { Acceptance } from './acceptance.ts';
+import { impact, inside, lookInside, pot, setPot } from './pot/bounds.ts';
+import { EXACT, FIRST_LOOK, WIDER } from './pot/constants.ts';
+import { isByCushion, passedLeft, playImpact, prepareImpact } from './pot/impact.ts';
+import { inPieces } from './pot/pieces.ts';
+import { edgeTowards, straysBeyond } from './pot/strays.ts';
 
 /** A ball to be potted and the directions in which it falls. */
 export interface PotTarget {
@@ -13,92 +20,134 @@ export interface PotTarget {
   readonly acceptance: Acceptance;
 }
 
-/**
- * Up to the first speed the cue ball is sent with full control, beyond the second not at all, m/s; in between
- * control falls evenly. Thin cuts need the speed.
- */
-const CONTROLLED = 3.5;
-const FASTEST = 6;
+/** How a pot is played. */
+export interface PotStroke {
+  readonly tip: Tip;
+  /** Of the butt above level, radians. */
+  readonly elevation: number;
+  /** m/s; left out, the pace that brings the ball in with ease. */
+  readonly speed?: number | undefined;
+}
+
+export const CENTRE_BALL: Tip = { side: 0, height: 0 };
+
+/** Nobody sends the cue ball faster on purpose, m/s. */
+const FASTEST = 6.5;
 /** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
 const GRAZE = 0.999;
+/** Faster than this, as a logarithm, against the least speed that gets a ball to the pocket, it gets there for certain. */
+const ENOUGH = 0.8;
+/** So far beside the ball a stroke that swerves is aimed at most, radians. */
+const SWERVE = 0.4;
 
 /**
- * The two balls of one impact, and what is asked of it. A window asks for hundreds of thousands of impacts, each over
- * before the next begins; kept here, none of them makes an object or a function of its own.
+ * The speed of the cue ball as it is struck so that it meets a ball on its way with a given one: it slides, slowed by
+ * the cloth or, struck high, driven by it, until it rolls with (5 + 5·h)/7 of its speed.
+ * @param met m/s; @param way metres to the contact; @param height of the tip, ball radii
  */
-const pair = createState(2);
-let preparedFor: Table | undefined;
-let toObject = 0;
-let apart = 1;
-let reach = 1;
-/** Share of a closing speed that the struck ball takes on in a full hit, before restitution: m₁ / (m₁ + m₂). */
-let passedOn = 1;
-
-/** Gives the two balls the sizes and masses of a table's cue ball and object balls. */
-function prepare(table: Table): void {
-  if (preparedFor === table) return;
-  const { ballRadius, ballMass, cueBallRadius, cueBallMass } = table.preset;
-  placeAtRest(pair, 0, { id: '', x: 0, y: 0, radius: cueBallRadius, mass: cueBallMass }, table.parameters);
-  placeAtRest(pair, 1, { id: '', x: 0, y: 0, radius: ballRadius, mass: ballMass }, table.parameters);
-  reach = contactDistance(cueBallRadius, ballRadius);
-  passedOn = cueBallMass / (cueBallMass + ballMass);
-  preparedFor = table;
-}
-
-function setMotion(i: number, vx: number, vy: number, wx: number, wy: number): void {
-  pair.vx[i] = vx;
-  pair.vy[i] = vy;
-  pair.vz[i] = 0;
-  pair.wx[i] = wx;
-  pair.wy[i] = wy;
-  pair.wz[i] = 0;
-}
-
-/** Speed at which a ball must be met at a cut to come in as it should. */
-function neededSpeed(table: Table, target: PotTarget, cosCut: number): number {
-  return target.acceptance.speed / (passedOn * (1 + table.parameters.ballRestitution) * cosCut);
-}
-
-/** Direction in which the object ball leaves, against the wanted one, for a cue ball sent `off` the full line. */
-function leaves(table: Table, target: PotTarget, off: number): number {
-  const radius = table.preset.cueBallRadius;
-  const direction = toObject + off;
-  const lineOfCentres = direction - Math.asin((apart * Math.sin(off)) / reach);
-  const cosCut = Math.max(Math.cos(lineOfCentres - direction), 1e-3);
-  const speed = Math.min(FASTEST, neededSpeed(table, target, cosCut));
-  const vx = speed * Math.cos(direction);
-  const vy = speed * Math.sin(direction);
-  setMotion(0, vx, vy, -vy / radius, vx / radius);
-  setMotion(1, 0, 0, 0, 0);
-  pair.x[1] = reach * Math.cos(lineOfCentres);
-  pair.y[1] = reach * Math.sin(lineOfCentres);
-  collideBalls(pair, 0, 1, table.parameters);
-  return wrapAngle(Math.atan2(pair.vy[1]!, pair.vx[1]!) - target.acceptance.middle);
+export function struckSpeed({ parameters }: Table, met: number, way: number, height: number): number {
+  const sliding = parameters.slidingFriction * parameters.gravity * (height < 0.4 ? 1 : -1);
+  const rolling = parameters.rollingFriction * parameters.gravity;
+  const kept = ((5 + 5 * height) / 7) ** 2;
+  const still = met * met + 2 * sliding * way;
+  // Still sliding as it arrives?
+  if (still > 0 && ((1 - kept) * still) / (2 * sliding) >= way) return Math.sqrt(still);
+  return Math.sqrt((met * met + 2 * rolling * way) / (kept + (rolling / sliding) * (1 - kept)));
 }
 
 /**
- * The chance that a player pots a ball from a place: the share of a normal error of the cue ball's direction
- * that sends the object ball into the pocket's acceptance, aimed at the middle of what works. The impact is the
- * simulator's own, the cue ball rolling, so that throw is in it; errors of pace and tip are not.
+ * The chance that a player pots a ball from a place with a stroke: the share of normal errors of line, pace, tip and butt
+ * with which the object ball stays within what the pocket takes, the stroke aimed at its middle. Cloth and impact are the
+ * simulator's own; errors but that of the line are taken as linear at either edge of what falls.
  * @param cue centre of the cue ball, metres
- * @param errorRad standard deviation of the direction, radians, > 0
  * @returns 0…1; 0 when no cut pots it, or the balls overlap
  */
-export function potChance(table: Table, cue: Point, target: PotTarget, errorRad: number): number {
-  const { object, acceptance } = target;
-  prepare(table);
-  apart = distance(cue, object);
+export function potChance(
+  table: Table,
+  cue: Point,
+  { object, acceptance }: PotTarget,
+  error: ExecutionError,
+  { tip, elevation, speed }: PotStroke = { tip: CENTRE_BALL, elevation: 0 },
+): number {
+  const { cueBallRadius, ballRadius, cueBallMass, ballMass } = table.preset;
+  const apart = distance(cue, object);
+  const reach = contactDistance(cueBallRadius, ballRadius);
   if (apart < reach) return 0;
-  toObject = bearing(cue, object);
-  const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE;
-  const half = 0.5 * (acceptance.high - acceptance.low);
-  // A cue ball sent farther left meets the ball on its left and sends it to the right: `leaves` falls.
-  if (!(leaves(table, target, -widest) > half && leaves(table, target, widest) < -half)) return 0;
-  const low = rootBetween((off) => leaves(table, target, off) - half, -widest, widest, 1e-7);
-  const high = rootBetween((off) => leaves(table, target, off) + half, -widest, widest, 1e-7);
-  const middle = 0.5 * (low + high);
-  const cosCut = Math.cos(Math.asin((apart * Math.sin(middle)) / reach));
-  const needed = neededSpeed(table, target, cosCut);
-  const control = Math.min(1, Math.max(0, (FASTEST - needed) / (FASTEST - CONTROLLED)));
-  return control * (2 * normalCdf((high - low) / (2 * errorRad)) - 1);
+  const toObject = bearing(cue, object);
+  const wanted = wrapAngle(acceptance.middle - toObject);
+  if (Math.abs(wanted) > Math.PI / 2) return 0;
+  prepareImpact(table, cue, object);
+  const contactX = apart - reach * Math.cos(wanted);
+  const contactY = -reach * Math.sin(wanted);
+  const way = Math.hypot(contactX, contactY);
+  const cut = Math.cos(wanted - Math.atan2(contactY, contactX));
+  if (cut <= 0) return 0;
+  const passedOn = (cueBallMass / (cueBallMass + ballMass)) * (1 + table.parameters.ballRestitution);
+  const comfortable = struckSpeed(table, acceptance.speed / (passedOn * cut), way, tip.height);
+  impact.speed = speed ?? Math.min(FASTEST, comfortable / Math.cos(elevation));
+  impact.side = tip.side;
+  impact.height = Math.max(-MISCUE_OFFSET, Math.min(MISCUE_OFFSET, tip.height));
+  impact.elevation = elevation;
+
+  setPot(acceptance, toObject);
+
+  // A ball that swerves meets the other on lines that pass by it.
+  const swerve = elevation > 0 && tip.side !== 0 ? SWERVE : 0;
+  const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE + swerve;
+  const aimed = aimAt(table, wanted, Math.atan2(contactY, contactX), widest);
+  const arrives = reaches(table, error, aimed);
+  lookInside(table, aimed);
+  if (isByCushion() || Math.min(inside.low, inside.high) <= 0) return arrives * inPieces(table, error, aimed);
+  // By geometry the object ball turns by this much where the line turns by one; a little farther, and the edge is passed.
+  const turn = (apart * Math.cos(aimed)) / (reach * cut) - 1;
+  const look = (half: number) => Math.min(widest, Math.max(EXACT, (1.15 * half) / Math.max(1, turn)));
+  const exact = Math.max(EXACT, 0.01 * toRadians(error.directionDeg));
+  const { low, high } = inside;
+  const left = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, 1, look(low), exact));
+  const right = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, -1, look(high), exact));
+  return arrives * Math.max(0, 1 - left - right);
+}
+
+/** The chance that the object ball gets to the pocket at all, whatever its direction: by errors of pace and height. */
+function reaches(table: Table, error: ExecutionError, aimed: number): number {
+  const spare = () => (playImpact(table, impact, aimed) ? Math.log(impact.sent / pot.least) : 0);
+  const planned = spare();
+  if (planned > ENOUGH) return 1;
+  const { speed, height } = impact;
+  impact.speed = speed * (1 - error.speed);
+  const byPace = spare() - planned;
+  impact.speed = speed;
+  impact.height = height - error.tip;
+  const byHeight = spare() - planned;
+  impact.height = height;
+  return normalCdf(planned / Math.max(1e-6, Math.hypot(byPace, byHeight)));
+}
+
+/**
+ * The line on which the object ball is sent to the middle of what falls, or what comes nearest to it, radians.
+ * @param guess as geometry has it
+ */
+function aimAt(table: Table, wanted: number, guess: number, widest: number): number {
+  // A cue ball sent farther left meets the ball on its left and sends it to the right: the direction falls.
+  const beside = (off: number) =>
+    playImpact(table, impact, off, false)
+      ? wrapAngle(impact.direction - wanted)
+      : passedLeft()
+        ? -Math.PI
+        : Math.PI;
+  let [right, left] = [guess, guess];
+  for (let step = FIRST_LOOK * widest; ; step *= WIDER) {
+    if (beside(right) > 0) break;
+    if (right === -widest) return right;
+    left = right;
+    right = Math.max(-widest, right - step);
+  }
+  if (right < left) return rootBetween(beside, right, left, EXACT);
+  for (let step = FIRST_LOOK * widest; ; step *= WIDER) {
+    if (beside(left) <= 0) break;
+    if (left === widest) return left;
+    right = left;
+    left = Math.min(widest, left + step);
+  }
+  return rootBetween(beside, right, left, EXACT);
 }

@@ -5,12 +5,15 @@ import { landingCloud } from '../planning/cloud.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 import { ball, cueBall, POOL, SMALL, SNOOKER } from '../testing/balls.ts';
-import { acceptanceOf } from './acceptance.ts';
+import { acceptanceOf, fullAcceptanceOf } from './acceptance.ts';
 import { aimToPot } from './aim.ts';
 import { contactPlace, cutTo } from './cut.ts';
 import { potChance } from './potChance.ts';
 
 const R = POOL.preset.ballRadius;
+
+/** A player who errs in the line alone, degrees. */
+const lineOnly = (directionDeg: number) => ({ directionDeg, speed: 0, tip: 0, elevationDeg: 0 });
 
 describe('a cut', () => {
   it.each([
@@ -104,7 +107,7 @@ describe('the chance of a pot', () => {
       const scatter = (toRadians(error) * (0.5 - 2 * R)) / (2 * R);
       const closedForm = 2 * normalCdf(half / scatter) - 1;
       expect(
-        Math.abs(potChance(POOL, cue, { object, acceptance }, toRadians(error)) - closedForm),
+        Math.abs(potChance(POOL, cue, { object, acceptance }, lineOnly(error)) - closedForm),
       ).toBeLessThan(0.04);
     }
   });
@@ -126,19 +129,18 @@ describe('the chance of a pot', () => {
     [SMALL, 'foot-right', { x: 0.9, y: 0.5 }, { x: 1.5, y: 0.25 }],
     [SMALL, 'foot-left', { x: 0.5, y: 0.3 }, { x: 1.4, y: 0.55 }],
   ] as const)('agrees with a thousand shots played out, %#', (table, pocket, cue, object) => {
-    const acceptance = acceptanceOf(table, object, pocket)!;
+    const acceptance = fullAcceptanceOf(table, object, pocket)!;
     const rolling = { ball: 'cue', speed: 2.2, tip: { side: 0, height: 0.4 }, elevation: 0 };
     const balls = [cueBall(cue.x, cue.y, table), ball('1', object.x, object.y, table)];
     const aim = aimToPot(table, balls, rolling, '1', pocket);
     if (aim.kind !== 'pots') throw new Error(aim.reason);
     for (const level of ['first season', 'team'] as const) {
-      const { directionDeg } = executionErrorOf(level, table.preset.game);
-      const directionOnly = { directionDeg, speed: 0, tip: 0, elevationDeg: 0 };
-      const cloud = landingCloud(aim.shot, { object: '1', pocket }, directionOnly, 1000, 77);
+      const error = executionErrorOf(level, table.preset.game);
+      const cloud = landingCloud(aim.shot, { object: '1', pocket }, error, 1000, 77);
       // A pot that loses the cue ball is a pot all the same.
       const potted = cloud.filter((each) => each.outcome === 'potted').length / cloud.length;
-      const chance = potChance(table, cue, { object, acceptance }, toRadians(directionDeg));
-      expect(Math.abs(potted - chance)).toBeLessThan(0.05);
+      const chance = potChance(table, cue, { object, acceptance }, error, rolling);
+      expect(Math.abs(potted - chance)).toBeLessThan(0.04);
     }
   });
 
@@ -146,9 +148,7 @@ describe('the chance of a pot', () => {
     const chances = [0.4, 0.8, 1.2].map((toBall) => {
       const { object, cue } = straightPot(POOL, toBall, 0.6);
       const target = { object, acceptance: acceptanceOf(POOL, object, 'foot-left')! };
-      return LEVEL_NAMES.map((level) =>
-        potChance(POOL, cue, target, toRadians(executionErrorOf(level, 'pool').directionDeg)),
-      );
+      return LEVEL_NAMES.map((level) => potChance(POOL, cue, target, executionErrorOf(level, 'pool')));
     });
     for (const byLevel of chances) {
       expect([...byLevel].sort((a, b) => a - b)).toEqual(byLevel);
@@ -157,10 +157,41 @@ describe('the chance of a pot', () => {
     expect(chances[1]![0]).toBeGreaterThan(chances[2]![0]!);
   });
 
+  it('of a ball in the jaws is nearly certain from wherever it can be hit', () => {
+    const { mouth } = POOL.pockets.find(({ name }) => name === 'foot-left')!;
+    const object = { x: mouth.x - 0.015, y: mouth.y - 0.015 };
+    const target = { object, acceptance: fullAcceptanceOf(POOL, object, 'foot-left')! };
+    for (const cue of [
+      { x: 1.2, y: 0.3 },
+      { x: 2, y: 0.4 },
+      { x: 1.6, y: 0.9 },
+    ]) {
+      expect(potChance(POOL, cue, target, executionErrorOf('team', 'pool'))).toBeGreaterThan(0.97);
+    }
+  });
+
+  it('close to a ball whose pocket is far hangs on the side of the tip, which throws it', () => {
+    const { object, cue } = straightPot(POOL, 2 * R + 0.03, 1.6);
+    const target = { object, acceptance: fullAcceptanceOf(POOL, object, 'foot-left')! };
+    const regular = executionErrorOf('regular', 'pool');
+    expect(potChance(POOL, cue, target, { ...regular, tip: 0 })).toBeGreaterThan(0.98);
+    expect(potChance(POOL, cue, target, regular)).toBeLessThan(0.7);
+  });
+
+  it('knows that a raised butt swerves, and that a stroke too soft never gets there', () => {
+    const { object, cue } = straightPot(POOL, 1, 0.6);
+    const target = { object, acceptance: fullAcceptanceOf(POOL, object, 'foot-left')! };
+    const team = executionErrorOf('team', 'pool');
+    const tip = { side: 0, height: 0 };
+    const level = potChance(POOL, cue, target, team, { tip, elevation: 0 });
+    expect(potChance(POOL, cue, target, team, { tip, elevation: 0.5 })).toBeLessThan(0.6 * level);
+    expect(potChance(POOL, cue, target, team, { tip, elevation: 0, speed: 0.5 })).toBeLessThan(0.02);
+  });
+
   it('is none from behind the ball, or from inside it', () => {
     const { object } = straightPot(POOL, 0.5, 0.5);
     const target = { object, acceptance: acceptanceOf(POOL, object, 'foot-left')! };
-    expect(potChance(POOL, { x: object.x + 0.2, y: object.y + 0.2 }, target, 0.002)).toBe(0);
-    expect(potChance(POOL, { x: object.x + 0.01, y: object.y }, target, 0.002)).toBe(0);
+    expect(potChance(POOL, { x: object.x + 0.2, y: object.y + 0.2 }, target, lineOnly(0.1))).toBe(0);
+    expect(potChance(POOL, { x: object.x + 0.01, y: object.y }, target, lineOnly(0.1))).toBe(0);
   });
 });

@@ -1,6 +1,6 @@
 import { simulate } from '../../motion/simulate.ts';
 import type { Shot } from '../../motion/shot.ts';
-import { acceptanceOf } from '../../shot/acceptance.ts';
+import { fullAcceptanceOf } from '../../shot/acceptance.ts';
 import { cutTo } from '../../shot/cut.ts';
 import { naturalPath } from '../../shot/naturalPath.ts';
 import { pocketMargin } from '../../shot/pocketMargin.ts';
@@ -30,7 +30,7 @@ export function pictureOf(
   const restitution = table.parameters.ballRestitution;
   const sizes = { cueBallRadius, cueBallMass, ballRadius, ballMass, restitution };
   const pace = paceWindow(shot, aims);
-  const lines = potLines(table, found.others, question.next, acceptanceOf, pocketsOf(question));
+  const lines = potLines(table, found.others, question.next, fullAcceptanceOf, pocketsOf(question));
   return {
     kind: 'pots',
     shot,
@@ -51,6 +51,6 @@ function likeliestNext(question: PositionQuestion, shot: Shot): string | undefin
   const cue = left.find(({ id }) => id === question.cue);
   if (cue === undefined) return undefined;
   const objects = left.filter((ball) => ball !== cue);
-  const lines = potLines(shot.table, objects, question.next, acceptanceOf, pocketsOf(question));
+  const lines = potLines(shot.table, objects, question.next, fullAcceptanceOf, pocketsOf(question));
   return potOptions(shot.table, cue, lines, objects, question.error)[0]?.line.ball;
 }

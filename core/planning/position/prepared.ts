@@ -6,7 +6,7 @@ import { potLines, type PotLine } from '../potOptions.ts';
 import type { PositionWindow } from '../grid.ts';
 import { windowAmong } from '../windowAmong.ts';
 import { cueingOf, hampered, type CueingOptions } from '../../player/cueing.ts';
-import { acceptanceOf, type Acceptance } from '../../shot/acceptance.ts';
+import { fullAcceptanceOf, type Acceptance } from '../../shot/acceptance.ts';
 import { aimToPot } from '../../shot/aim.ts';
 import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
 import { buildCustomTable, type Table } from '../../table/table.ts';
@@ -62,7 +62,7 @@ export function prepare(question: PositionQuestion): Prepared {
     cue,
     object,
     others: question.balls.filter((ball) => ball !== cue && ball !== object),
-    acceptance: acceptances(key, () => ({ found: acceptanceOf(table, object, question.pocket) })).found,
+    acceptance: acceptances(key, () => ({ found: fullAcceptanceOf(table, object, question.pocket) })).found,
     cueing: { hand: question.hand, ...(question.room === null ? {} : { room: question.room }) },
   };
 }
@@ -82,7 +82,7 @@ export function windowFor(
   return windows(
     JSON.stringify([question.table, others, next, nextPocket, after, error, hand, room, step]),
     () => {
-      const lines = potLines(table, others, next, acceptanceOf, pocketsOf(question));
+      const lines = potLines(table, others, next, fullAcceptanceOf, pocketsOf(question));
       if (after === null || step === ROUGH_STEP)
         return windowAmong(table, lines, others, error, { step, ...cueing });
       return servingWindow(question, lines, { table, others, cueing });
@@ -98,7 +98,7 @@ function servingWindow(
 ): PositionWindow {
   const maps = lines.map((line) => {
     const left = others.filter(({ id }) => id !== line.ball);
-    const afterLines = potLines(table, left, after === null ? [] : [after], acceptanceOf);
+    const afterLines = potLines(table, left, after === null ? [] : [after], fullAcceptanceOf);
     const map = windowAmong(table, afterLines, left, error, { step: ROUGH_STEP, ...cueing });
     const search = backwardMap(table, line, left, { kind: 'map', map }, error, cueing);
     for (;;) {
