@@ -3,6 +3,7 @@ import { distance, type Point } from '../math/point.ts';
 import type { Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { PotTask } from '../planning/cloud.ts';
+import { errorAsCued } from '../player/asCued.ts';
 import { drawErrors, executedWith, type Draws } from '../player/execute.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
@@ -55,11 +56,11 @@ const SEED = 7331;
 const STEP = 0.25;
 const LARGEST = 4;
 /** What ends as near as this to a landing says why it happened: more than a mark by finger or eye is off, metres. */
-const NEAR = 0.035;
+export const NEAR = 0.035;
 /** So many executions have to end there. */
 const LEAST_NEAR = 6;
 /** Within this of the plan nothing is explained, metres. */
-const ON_PLAN = 0.03;
+export const ON_PLAN = 0.03;
 /** A cause is told from this probability on; below it those that may be it are named from that one on. */
 const TOLD = 0.74;
 const MAY_BE = 0.2;
@@ -109,14 +110,15 @@ class Alone {
  * Plays a planned stroke often with all of a player's errors at once, and says of each which error did most of it: of a
  * miss the one error that alone would have missed, where there is just one; else the one that alone moves the cue ball
  * farthest from the plan.
- * @param sizes the player's errors
+ * @param error the player's, where nothing hampers the cue
  * @throws RangeError when the shot lacks the struck ball or the object ball
  */
-export function strokeCloud(shot: Shot, task: PotTask, sizes: ExecutionError): StrokeCloud {
+export function strokeCloud(shot: Shot, task: PotTask, error: ExecutionError): StrokeCloud {
   const plan = simulate(shot).rest.find(({ id }) => id === shot.strike.ball);
   if (plan === undefined || !shot.balls.some(({ id }) => id === task.object)) {
     throw new RangeError(`strokeCloud: the shot has no ball ${shot.strike.ball} or ${task.object}`);
   }
+  const sizes = errorAsCued(shot, error);
   const planned = { x: plan.x, y: plan.y };
   const alone = ALL.map((error) => ({ error, curve: new Alone(error, shot, task, sizes, planned) }));
   const random = createRandom(SEED);

@@ -1,5 +1,6 @@
 import type { PlannedShot } from '../drill/plannedShot.ts';
 import { landingCloud } from '../planning/cloud.ts';
+import { errorAsCued } from '../player/asCued.ts';
 import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../player/levels.ts';
 import type { Benchmark, LevelBenchmark } from '../records/benchmark.ts';
 import type { PositionDrill } from '../drill/positionDrill.ts';
@@ -31,7 +32,7 @@ export function benchmarkLevel(
   level: LevelName,
   seed: number,
 ): LevelBenchmark {
-  const error = executionErrorOf(level, planned.shot.table.preset.game);
+  const error = errorAsCued(planned.shot, executionErrorOf(level, planned.shot.table.preset.game));
   const task = { object: drill.task.pot, pocket: drill.task.pocket };
   const cloud = landingCloud(planned.shot, task, error, EXECUTIONS_PER_LEVEL, seed);
   const perShot = new Array<number>(mostPoints(stage.bands) + 1).fill(0);

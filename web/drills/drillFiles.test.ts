@@ -25,14 +25,14 @@ it('a set is taken in drill by drill; one that the server refuses leaves the oth
   expect(await importDrills(text)).toEqual([
     { title: 'Harbour turn', slug: 'harbour-turn', ok: true, words: 'added' },
     { title: 'Far shores', ok: false, words: 'a ball lies off the table' },
-    { title: 'Frozen pair', slug: 'frozen-pair', ok: true, words: 'is here already, word for word' },
+    { title: 'Pair in line', slug: 'frozen-pair', ok: true, words: 'is here already, word for word' },
   ]);
 });
 
 it('without the server nothing is called taken in', async () => {
   fetching.mockRejectedValue(new TypeError('failed to fetch'));
   expect(await importDrills(writeDrillFile([drillOf('frozen-pair')]))).toEqual([
-    { title: 'Frozen pair', ok: false, words: 'the server cannot be reached' },
+    { title: 'Pair in line', ok: false, words: 'the server cannot be reached' },
   ]);
 });
 

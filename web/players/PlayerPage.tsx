@@ -11,7 +11,9 @@ import { ago } from '../words/dates.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { CallRecord } from '../charts/CallRecord.tsx';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { BreaksPart } from './BreaksPart.tsx';
+import { CausesPart } from './CausesPart.tsx';
 import { KindPart } from './KindPart.tsx';
 import { MonthsPart } from './MonthsPart.tsx';
 import { NextDrills } from './NextDrills.tsx';
@@ -69,6 +71,7 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
             <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
+            <CausesPart playerId={id} game={TABLE_PRESETS[kinds[0]?.table.preset ?? 'pool-9ft'].game} />
             <ThumbPart ratings={progress.data.ratings} preset={kinds[0]?.table.preset ?? 'pool-9ft'} />
             <CallRecord playerId={id} />
           </SimpleGrid>

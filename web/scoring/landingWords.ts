@@ -1,5 +1,6 @@
-import type { Attribution, StrokeError } from '../../core/scoring/attribution.ts';
+import type { Attribution } from '../../core/scoring/attribution.ts';
 import type { LandingReview } from '../../core/scoring/landing.ts';
+import { ERROR_WORDS } from '../words/errorWords.ts';
 
 /** "about 8 % too hard", or nothing when pace does not explain it or was right. */
 export function paceWords({ pace }: LandingReview): string {
@@ -14,13 +15,6 @@ export function angleWords({ angle }: LandingReview): string {
   const degrees = Math.round(Math.abs(angle.degrees));
   return `${degrees}°, ${angle.thickness}: ${angle.verdict}`;
 }
-
-const ERROR_WORDS: Readonly<Record<StrokeError, string>> = {
-  pace: 'pace',
-  line: 'line',
-  side: 'side',
-  height: 'height of the tip',
-};
 
 /** "about 8 % too hard", "too thick, by about 0.2°", or why it cannot be told. */
 export function attributionWords(answer: Attribution): string {

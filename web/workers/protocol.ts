@@ -7,6 +7,7 @@ import type { Point } from '../../core/math/point.ts';
 import type { Outcome } from '../../core/records/storedAttempt.ts';
 import type { FittedExecution } from '../../core/player/fitExecution.ts';
 import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
+import type { CauseShare } from '../../core/scoring/causeShares.ts';
 import type { StrokeCloud } from '../../core/scoring/attribution.ts';
 import type { RoundResult } from '../../core/counting/result.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
@@ -27,6 +28,15 @@ export interface TableAsPlayed {
 export interface TriedRound {
   readonly round: VirtualRound;
   readonly results: readonly RoundResult[];
+}
+
+/** Why shots went astray, over many. */
+export interface CausesFound {
+  /** Undefined for too few shots. */
+  readonly shares: readonly CauseShare[] | undefined;
+  /** Shots that were off the plan, and those that were looked at. */
+  readonly astray: number;
+  readonly shots: number;
 }
 
 /** Shots that a player has played at one drill on one table. */
@@ -64,6 +74,8 @@ export interface Solver {
   fit(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution;
   /** Where the planned stroke ends with all errors of a player at once, and why. */
   cloudOfErrors(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCloud;
+  /** How much of what went wrong came from each error, of many shots; with the player's errors. */
+  causes(played: readonly PlayedAt[], assumed: ExecutionError): CausesFound;
   /** Where two schools cross, for each of some ratings. */
   thumbs(on: TableAsPlayed, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[];
   /** What each shot cost in chance of clearing; each entry is told as it is worked out. */

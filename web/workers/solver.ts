@@ -9,7 +9,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import type { StrokeCloud } from '../../core/scoring/attribution.ts';
 import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
-import type { LedgerAsked, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
+import type { LedgerAsked, CausesFound, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
 let remote: Remote<Solver> | undefined;
 
@@ -60,6 +60,10 @@ export function strokeCloudOf(
 
 export function fitPlayer(played: readonly PlayedAt[], assumed: ExecutionError): Promise<FittedExecution> {
   return solver().fit(played, assumed);
+}
+
+export function causesOf(played: readonly PlayedAt[], assumed: ExecutionError): Promise<CausesFound> {
+  return solver().causes(played, assumed);
 }
 
 export function ledgerOfAttempt(

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
-import { fitExecution } from '../../core/player/fitExecution.ts';
-import { strokeCloud } from '../../core/scoring/attribution.ts';
+import { fitExecution, type FittedExecution } from '../../core/player/fitExecution.ts';
+import { strokeCloud, type StrokeCloud } from '../../core/scoring/attribution.ts';
+import { causeEvidence, causeShares, type CauseEvidence } from '../../core/scoring/causeShares.ts';
 import { observedShots } from '../../core/scoring/observedShots.ts';
 import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
@@ -11,8 +12,8 @@ import { tableOfCard } from '../../core/table/card.ts';
 import { roundsFrom, virtualRounds, type VirtualRound } from '../../core/virtual/playRound.ts';
 import { rulesOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import { ledgerOf, type LedgerEntry } from '../../core/virtual/ledger.ts';
-import { executionErrorAt } from '../../core/player/levels.ts';
-import type { Solver, TableAsPlayed } from './protocol.ts';
+import { executionErrorAt, type ExecutionError } from '../../core/player/levels.ts';
+import type { PlayedAt, Solver, TableAsPlayed } from './protocol.ts';
 
 const SEED = 4610;
 /** How long, and up to how many, rounds are played beside the one that is shown. */
@@ -34,6 +35,23 @@ function stageOf(drill: PositionDrill, number: number): DrillStage {
   return stage;
 }
 
+/** What comes of a drill, or undefined where it cannot be played on the table any more: such a one tells nothing. */
+function ifPlayable<T>(compute: () => T): T | undefined {
+  try {
+    return compute();
+  } catch (error) {
+    if (error instanceof UnplayableDrillError || error instanceof RangeError) return undefined;
+    throw error;
+  }
+}
+
+function fitOf(played: readonly PlayedAt[], assumed: ExecutionError): FittedExecution {
+  const shots = played.flatMap(
+    ({ drill, on, shots: each }) => ifPlayable(() => observedShots(drill, planOf(drill, on), each)) ?? [],
+  );
+  return fitExecution(shots, assumed);
+}
+
 const solver: Solver = {
   plan: planOf,
   tolerance: (drill, { card, conditions }, onProgress) =>
@@ -50,17 +68,27 @@ const solver: Solver = {
     if (round === undefined) throw new RangeError('tryRound: no round was played');
     return { round, results: played.map(({ result }) => result) };
   },
-  fit(played, assumed) {
+  fit: fitOf,
+  causes(played, assumed) {
+    const { error } = fitOf(played, assumed);
+    const clouds = new Map<string, StrokeCloud | undefined>();
     const shots = played.flatMap(({ drill, on, shots: each }) => {
-      try {
-        return observedShots(drill, planOf(drill, on), each);
-      } catch (error) {
-        // A drill that cannot be played on the table any more tells nothing.
-        if (error instanceof UnplayableDrillError || error instanceof RangeError) return [];
-        throw error;
+      const text = JSON.stringify([drill, on]);
+      if (!clouds.has(text)) {
+        const { pot: object, pocket } = drill.task;
+        clouds.set(
+          text,
+          ifPlayable(() => strokeCloud(planOf(drill, on).shot, { object, pocket }, error)),
+        );
       }
+      const cloud = clouds.get(text);
+      return cloud === undefined ? [] : each.map((shot) => ({ cloud, ...shot }));
     });
-    return fitExecution(shots, assumed);
+    const evidence = shots.flatMap(({ cloud, landing, outcome }): readonly CauseEvidence[] => {
+      const said = landing === null ? undefined : causeEvidence(cloud, landing, outcome === 'potted');
+      return said === undefined ? [] : [said];
+    });
+    return { shares: causeShares(evidence), astray: evidence.length, shots: shots.length };
   },
   cloudOfErrors(drill, on, sizes) {
     const { task } = drill;

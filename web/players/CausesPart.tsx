@@ -1,0 +1,77 @@
+import { Button, Group, Text, Title } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import { executionErrorOf } from '../../core/player/levels.ts';
+import type { Game } from '../../core/table/preset.ts';
+import { usePlayedShots } from '../planner/usePlayedShots.ts';
+import { ERROR_WORDS } from '../words/errorWords.ts';
+import { causesOf } from '../workers/solver.ts';
+import { capital } from '../words/vocabulary.ts';
+import { causeSharesWords, standsOut } from './causeWords.ts';
+
+interface CausesPartProps {
+  readonly playerId: string;
+  readonly game: Game;
+}
+
+/** What most of a player's strays come from, over the newest rounds together. */
+export function CausesPart({ playerId, game }: CausesPartProps) {
+  const { played, pending } = usePlayedShots(playerId, game);
+  const working = useMutation({
+    mutationFn: () => causesOf(played ?? [], executionErrorOf('team', game)),
+    networkMode: 'always',
+  });
+  if (!pending && (played === undefined || played.length === 0)) return null;
+  const found = working.data;
+  const first = found?.shares?.[0];
+  return (
+    <section className="card" aria-labelledby="causes-title">
+      <Group justify="space-between" align="start" wrap="nowrap">
+        <Title order={2} size="h4" id="causes-title">
+          What strays come from
+        </Title>
+        <Button
+          size="xs"
+          variant="default"
+          className="no-print"
+          loading={working.isPending}
+          disabled={played === undefined}
+          onClick={() => working.mutate()}
+        >
+          Find out
+        </Button>
+      </Group>
+      {found === undefined && (
+        <Text size="sm">
+          One landing rarely tells whether the pace, the line or the tip was off. All landings of the newest
+          rounds together do.
+        </Text>
+      )}
+      {found !== undefined && found.shares === undefined && (
+        <Text size="sm">
+          Too few shots off the plan to tell: {found.astray} of {found.shots}.
+        </Text>
+      )}
+      {found?.shares !== undefined && first !== undefined && (
+        <>
+          <Text className="big" data-testid="cause-shares">
+            {capital(causeSharesWords(found.shares))}
+          </Text>
+          <Text size="sm">
+            {standsOut(found.shares)
+              ? `The ${ERROR_WORDS[first.error]} is behind more strays than anything else.`
+              : 'No one error stands out: what two intervals share may be chance.'}
+          </Text>
+          <Text size="xs" c="dimmed" mt={4}>
+            Of {found.astray} shots off the plan among {found.shots}; in brackets, where the real share lies
+            in nine of ten cases.
+          </Text>
+        </>
+      )}
+      {working.isError && (
+        <Text role="alert" c="var(--jr-coral-text)">
+          {working.error.message}
+        </Text>
+      )}
+    </section>
+  );
+}
