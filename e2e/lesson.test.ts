@@ -31,7 +31,7 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
   await addBlock('Harbour turn');
-  await addBlock('Frozen pair');
+  await addBlock('Pair in line');
   await page.getByRole('button', { name: /Harbour turn/ }).click();
   await page.getByRole('button', { name: 'Begin the block' }).click();
   await page.getByRole('timer').waitFor();
@@ -92,7 +92,7 @@ it('keeps notes that are written without network, and sends them when it is back
   await choose(page, 'Students', 'Pim Thorncot');
   await page.getByRole('button', { name: 'Set the lesson up' }).click();
   await page.getByText('Add the first block').waitFor();
-  await addBlock('Frozen pair');
+  await addBlock('Pair in line');
   await page.getByText('All is stored.').waitFor();
   await browser.context.setOffline(true);
   await page.getByRole('textbox', { name: 'Notes of the block' }).click();
@@ -111,7 +111,7 @@ it('a student practises alone, without a coach', async () => {
     await student.goto('/lesson');
     await student.getByRole('heading', { name: 'Practise alone' }).waitFor();
     await student.getByRole('button', { name: 'Set the practice up' }).click();
-    await choose(student, 'Drill', 'Frozen pair');
+    await choose(student, 'Drill', 'Pair in line');
     await student.getByRole('button', { name: 'Add the block' }).click();
     await student.getByRole('link', { name: 'Play', exact: true }).click();
     await student.getByRole('button', { name: 'Start', exact: true }).click();

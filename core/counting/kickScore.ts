@@ -30,7 +30,7 @@ export interface KickTally extends RoundResult {
  * What one attempt gives away, points: a penalty for each called miss and for a last one that misses or is a foul, and
  * what the leave is worth; after a foul without a penalty the opponent has ball in hand, which is worth the best leave.
  */
-function givenAway(
+export function givenAway(
   { hit, legal, repeats, leave }: KickAttempt,
   { penalty, leaveCosts }: Pick<KickSettings, 'penalty' | 'leaveCosts'>,
 ): number {

@@ -7,7 +7,8 @@ import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import { createAimer } from '../shot/aim.ts';
 import type { Condition } from '../records/drill.ts';
 import type { PocketName } from '../table/pockets.ts';
-import type { VirtualPlayer } from './player.ts';
+import { createRandom } from '../random/random.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 
 /** A stroke at a pot that a virtual player has settled on. */
 export interface ChosenPot {
@@ -38,6 +39,11 @@ const HEIGHTS = [-0.35, 0, 0.35];
 const SPEEDS = [0.9, 1.4, 2.1, 3.2];
 /** What a pot is worth that leaves nothing on, against one that leaves a certain next. */
 const WITHOUT_NEXT = 0.25;
+/** What is left of a stroke that does not do as it should, as planned: it may still be the best there is. */
+const BROKEN = 0.01;
+/** So many of the best strokes are tried, so often, before one is settled on. */
+const TRIED = 5;
+const EXECUTIONS = 8;
 const ROUGH = 1e-5;
 
 /** Conditions that a played shot broke, as far as they can be seen from it. */
@@ -97,46 +103,74 @@ export function choosePot(player: VirtualPlayer, situation: PotSituation): Chose
   );
   const likeliest = options[0];
   if (likeliest === undefined) return undefined;
-  let best: (ChosenPot & { worth: number }) | undefined;
+  const weighed: WeighedPot[] = [];
   for (const option of options.slice(0, WEIGHED)) {
     if (option.chance < WORTH_WEIGHING * likeliest.chance) break;
-    for (const chosen of strokesAt(player, situation, option)) {
-      if (best === undefined || chosen.worth > best.worth) best = chosen;
-    }
+    weighed.push(...strokesAt(player, situation, option));
   }
-  return best;
+  weighed.sort((a, b) => b.worth - a.worth);
+  return mostRobust(player, situation, weighed.slice(0, TRIED));
+}
+
+interface WeighedPot extends ChosenPot {
+  readonly worth: number;
+}
+
+/** Of some strokes the one that is worth most as it will be played: beside a pocket or a ball the plan alone says little. */
+function mostRobust(
+  player: VirtualPlayer,
+  situation: PotSituation,
+  weighed: readonly WeighedPot[],
+): ChosenPot | undefined {
+  if (weighed.length < 2) return weighed[0];
+  let best: { chosen: ChosenPot; worth: number } | undefined;
+  for (const chosen of weighed) {
+    // The same errors for all of them.
+    const random = createRandom(1);
+    let worth = 0;
+    for (let k = 0; k < EXECUTIONS; k++) {
+      worth += leavesWorth(player, situation, chosen, playedBy(player, chosen.shot, random));
+    }
+    if (best === undefined || worth > best.worth) best = { chosen, worth };
+  }
+  return best?.chosen;
+}
+
+/** What a played stroke is worth: nothing without the pot, most with a certain next one. */
+function leavesWorth(
+  { table, error }: VirtualPlayer,
+  { balls, cue, legalAfter, conditions, lastPocket }: PotSituation,
+  { ball, pocket }: ChosenPot,
+  shot: Shot,
+): number {
+  const result = simulate(shot);
+  const meant = { cue: cue.id, object: ball, pocket, lastPocket };
+  const fell = result.rest.some((at) => at.id === ball && at.pocket === pocket);
+  if (!fell || brokenConditions(conditions, result, meant).length > 0) return BROKEN;
+  const left = leftOnTable(balls, result.rest);
+  const cueAfter = left.find(({ id }) => id === cue.id);
+  if (cueAfter === undefined) return 0;
+  const after = legalAfter(ball);
+  if (after.length === 0) return 1;
+  const objects = left.filter((each) => each !== cueAfter);
+  return WITHOUT_NEXT + (1 - WITHOUT_NEXT) * bestPotChance(table, cueAfter, objects, after, error);
 }
 
 function* strokesAt(
-  { table, error }: VirtualPlayer,
-  { balls, cue, legalAfter, conditions, lastPocket }: PotSituation,
+  player: VirtualPlayer,
+  situation: PotSituation,
   { line, chance, cueing }: PotOption,
-): Generator<ChosenPot & { readonly worth: number }> {
-  const aimer = createAimer(table, cue, line.object);
+): Generator<WeighedPot> {
+  const { balls, cue } = situation;
+  const aimer = createAimer(player.table, cue, line.object);
   const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
-  const after = legalAfter(line.ball);
   for (const height of HEIGHTS) {
     for (const speed of SPEEDS) {
       const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation };
       const shot = aimer.shot(balls, stroke, line.acceptance.middle, ROUGH);
       if (shot === undefined) continue;
-      const result = simulate(shot);
       const chosen = { shot, ball: line.ball, pocket: line.pocket };
-      const meant = { cue: cue.id, object: line.ball, pocket: line.pocket, lastPocket };
-      const fell = result.rest.some(({ id, pocket }) => id === line.ball && pocket === line.pocket);
-      if (!fell || brokenConditions(conditions, result, meant).length > 0) {
-        yield { ...chosen, worth: 0.01 * chance };
-        continue;
-      }
-      const left = leftOnTable(balls, result.rest);
-      const cueAfter = left.find(({ id }) => id === cue.id);
-      if (cueAfter === undefined) {
-        yield { ...chosen, worth: 0 };
-        continue;
-      }
-      const objects = left.filter((ball) => ball !== cueAfter);
-      const next = after.length === 0 ? 1 : bestPotChance(table, cueAfter, objects, after, error);
-      yield { ...chosen, worth: chance * (WITHOUT_NEXT + (1 - WITHOUT_NEXT) * next) };
+      yield { ...chosen, worth: chance * leavesWorth(player, situation, chosen, shot) };
     }
   }
 }

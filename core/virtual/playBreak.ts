@@ -4,13 +4,12 @@ import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
-import { executed } from '../player/execute.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { clothLinesOf } from '../table/markings.ts';
 import { gradeBreak, type Rack } from './breakGrades.ts';
-import type { VirtualPlayer } from './player.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 
 type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 
@@ -66,7 +65,7 @@ function edgeDirection(cue: BallOnTable, ball: BallOnTable): number {
 
 /** Plays one break and grades it: balls down, and what it leaves (see gradeBreak). @param rack what was broken */
 export function playBreak(player: VirtualPlayer, plan: Shot, rack: Rack): AttemptOutcome {
-  const shot = executed(plan, player.error, player.random);
+  const shot = playedBy(player, plan, player.random);
   const { rest } = simulate(shot, { events: false });
   const left = leftOnTable(plan.balls, rest);
   const cue = left.find(({ id }) => id === CUE_BALL);

@@ -5,7 +5,6 @@ import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
 import { potLines } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
-import { executed } from '../player/execute.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { Condition, Drill } from '../records/drill.ts';
 import { CUE_BALL } from '../drill/layout.ts';
@@ -14,7 +13,7 @@ import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/r
 import type { PocketName } from '../table/pockets.ts';
 import { brokenConditions, choosePot, type ChosenPot } from './choosePot.ts';
 import { placeInHand } from './cueBallPlace.ts';
-import type { VirtualPlayer } from './player.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 
 /** No attempt goes on for ever where faults are only noted. */
 const MOST_SHOTS = 120;
@@ -134,7 +133,7 @@ export function playOn(
       cueBall = attempt.cueBall === 'in hand' ? undefined : struck;
       continue;
     }
-    const shot = executed(chosen.shot, player.error, player.random);
+    const shot = playedBy(player, chosen.shot, player.random);
     const result = simulate(shot);
     const gone = result.rest.filter(({ pocket }) => pocket !== null).map(({ id }) => id);
     // A ball off the table is a foul like a lost cue ball; it comes back to its place.

@@ -1,18 +1,18 @@
 import type { ContactGrade } from '../counting/gradedContact.ts';
-import type { LeaveGrade } from '../counting/kickScore.ts';
+import { givenAway, type LeaveGrade } from '../counting/kickScore.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
-import { bestSafety } from '../planning/safety/bestSafety.ts';
+import { safeties } from '../planning/safety/safeties.ts';
 import { bestLeft } from '../planning/safety/leave.ts';
-import { executed } from '../player/execute.ts';
 import { opponentError } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
 import { forgivingKick } from '../shot/kicks/forgivingKick.ts';
 import { hitOf, type Hit } from '../shot/kicks/hit.ts';
 import { ballLost } from '../shot/outcome.ts';
-import type { VirtualPlayer } from './player.ts';
+import { createRandom } from '../random/random.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 
 type HitTask = Extract<Drill['task'], { kind: 'kick' | 'safety' }>;
 
@@ -25,17 +25,88 @@ const MOST_REPEATS = 9;
 const HALF = 0.25;
 const OPEN = 0.6;
 
-/** The stroke that a virtual player plans: the kick that forgives most, or the safety that leaves least. */
+/** Safeties that are tried before one is settled on, and the best of them that are looked at closely: executions of each. */
+const LOOKED_AT = 260;
+const ROUGHLY = 6;
+const CLOSELY_LOOKED_AT = 14;
+const CLOSELY = 60;
+/** Strokes of one pace that differ by less are not told apart, radians. */
+const NEIGHBOURS = 0.02;
+/** So many of the best are refined. */
+const REFINED = 5;
+/** By how much one is turned, radians, and its pace changed, to see whether a neighbour is better. */
+const TURNS = [-0.024, -0.016, -0.008, 0.008, 0.016, 0.024];
+const PACES = [0.85, 0.93, 1.07, 1.15];
+
+function asksCushionFirst({ conditions }: Pick<Drill, 'conditions'>): boolean {
+  return conditions.includes('cushion first');
+}
+
+/** The stroke that a virtual player plans: the kick that forgives most, or the safety that does best as it will be played. */
 export function planHit(
-  { table }: VirtualPlayer,
+  player: VirtualPlayer,
   drill: Drill,
   task: HitTask,
   balls: readonly BallOnTable[],
   cue: BallOnTable,
 ): Shot | undefined {
-  return task.kind === 'safety'
-    ? bestSafety(table, opponentError(drill, table.preset.game), balls, cue.id, task.target)
-    : forgivingKick(table, balls, cue.id, task);
+  const { table } = player;
+  if (task.kind === 'kick') return forgivingKick(table, balls, cue.id, task);
+  const opponent = opponentError(drill, table.preset.game);
+  const all = safeties(table, opponent, balls, cue.id, task.target, asksCushionFirst(drill));
+  const worth = (shot: Shot, executions: number) => {
+    // The same errors for all of them.
+    const random = createRandom(1);
+    let sum = 0;
+    for (let k = 0; k < executions; k++) {
+      sum += worthOf(drill, judged(player, drill, task, playedBy(player, shot, random)));
+    }
+    return sum / executions;
+  };
+  const best = (shots: readonly Shot[], executions: number) =>
+    shots
+      .map((shot) => ({ shot, worth: worth(shot, executions) }))
+      .sort((a, b) => b.worth - a.worth)
+      .map(({ shot }) => shot);
+  const rough = best(spreadOut(all.map(({ shot }) => shot)), ROUGHLY);
+  const close = best(rough.slice(0, CLOSELY_LOOKED_AT), CLOSELY);
+  return best(close.slice(0, REFINED).flatMap(around), CLOSELY)[0];
+}
+
+/** A stroke and its near neighbours in line and pace. */
+function around(shot: Shot): readonly Shot[] {
+  const { strike } = shot;
+  return [
+    shot,
+    ...TURNS.map((turn) => ({ ...shot, strike: { ...strike, direction: strike.direction + turn } })),
+    ...PACES.map((pace) => ({ ...shot, strike: { ...strike, speed: strike.speed * pace } })),
+  ];
+}
+
+/** Some strokes of a list, the first among them, without neighbours of those that are taken. */
+function spreadOut(all: readonly Shot[]): readonly Shot[] {
+  const taken: Shot[] = [];
+  for (const shot of all) {
+    if (taken.length >= LOOKED_AT) break;
+    const { speed, direction } = shot.strike;
+    const isNew = taken.every(
+      ({ strike }) => strike.speed !== speed || Math.abs(strike.direction - direction) > NEIGHBOURS,
+    );
+    if (isNew) taken.push(shot);
+  }
+  return taken;
+}
+
+/** What a drill gives for a safety, 0…1: its points, or what it does not give away. */
+function worthOf({ scoring }: Drill, { met, legal, grade, given }: Judged): number {
+  const leave = leaveGrade(given);
+  if (scoring.method === 'kick') {
+    const most = scoring.penalty + Math.max(1, ...Object.values(scoring.leaveCosts));
+    return 1 - givenAway({ hit: met, legal, repeats: 0, leave }, scoring) / most - 0.01 * given;
+  }
+  if (scoring.method !== 'graded-contact') return (met && leave === 'nothing on' ? 1 : 0) - 0.01 * given;
+  const points = scoring.points[met ? grade : 'miss'];
+  return points / Math.max(1, ...Object.values(scoring.points)) - 0.01 * given;
 }
 
 /** How a leave is graded: what an opponent makes of it. @param chance of their best pot, 0…1 */
@@ -50,6 +121,36 @@ function gradeOf(task: HitTask, hit: Hit): ContactGrade {
   return hit.covered >= FULL_FROM ? 'full' : hit.covered >= THICK_FROM ? 'thick' : 'thin';
 }
 
+/** How a played kick or safety ended. */
+interface Judged {
+  readonly met: boolean;
+  readonly foul: boolean;
+  readonly legal: boolean;
+  readonly grade: ContactGrade;
+  /** Chance that the opponent is given, 0…1: all of it after a miss or a foul. */
+  readonly given: number;
+}
+
+function judged({ table }: VirtualPlayer, drill: Drill, task: HitTask, shot: Shot): Judged {
+  const result = simulate(shot, { paths: true });
+  const cueId = shot.strike.ball;
+  const hit = hitOf(result, cueId);
+  const met = hit.first === task.target && !(asksCushionFirst(drill) && hit.before.length === 0);
+  const after = leftOnTable(shot.balls, result.rest);
+  const cue = after.find(({ id }) => id === cueId);
+  const objects = after.filter((ball) => ball !== cue);
+  const foul = cue === undefined || ballLost(result.rest);
+  const left = foul ? 1 : bestLeft(table, opponentError(drill, table.preset.game), cue, objects, task.target);
+  return {
+    met,
+    foul,
+    // At snooker a ball need not reach a cushion after the hit.
+    legal: met && !foul && (hit.legal || table.preset.game === 'snooker'),
+    grade: met ? gradeOf(task, hit) : 'miss',
+    given: met ? left : 1,
+  };
+}
+
 /**
  * Plays one attempt at a planned kick or safety and judges it: hit, legal, thickness, and what it leaves to the
  * opponent, who is the same for everybody; a miss that the drill calls is played again.
@@ -62,26 +163,17 @@ export function playHit(
 ): AttemptOutcome {
   const missed = { hit: false, legal: false, repeats: MOST_REPEATS, leave: 'wide open' } as const;
   if (plan === undefined) return { done: false, grade: 'miss', kick: missed };
-  const opponent = opponentError(drill, player.table.preset.game);
   const called = drill.scoring.method === 'kick' && drill.scoring.penalty > 0;
   for (let repeats = 0; ; repeats++) {
-    const shot = executed(plan, player.error, player.random);
-    const result = simulate(shot, { paths: true });
-    const hit = hitOf(result, plan.strike.ball);
-    const met = hit.first === task.target;
+    const { met, foul, legal, grade, given } = judged(
+      player,
+      drill,
+      task,
+      playedBy(player, plan, player.random),
+    );
     if (!met && called && repeats < MOST_REPEATS) continue;
-    const after = leftOnTable(plan.balls, result.rest);
-    const cue = after.find(({ id }) => id === plan.strike.ball);
-    const objects = after.filter((ball) => ball !== cue);
-    const foul = cue === undefined || ballLost(result.rest);
-    const leave = foul
-      ? 'wide open'
-      : leaveGrade(bestLeft(player.table, opponent, cue, objects, task.target));
-    const done = met && !foul && (task.kind === 'kick' ? hit.legal : leave === 'nothing on');
-    return {
-      done,
-      grade: gradeOf(task, hit),
-      kick: { hit: met, legal: met && hit.legal && !foul, repeats, leave },
-    };
+    const leave = leaveGrade(given);
+    const done = met && !foul && (task.kind === 'kick' ? legal : leave === 'nothing on');
+    return { done, grade, kick: { hit: met, legal, repeats, leave } };
   }
 }

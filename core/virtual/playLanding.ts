@@ -2,7 +2,6 @@ import { ballLost, isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
-import { executed } from '../player/execute.ts';
 import { createRandom } from '../random/random.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
 import { contactFor } from '../shot/cut.ts';
@@ -11,7 +10,7 @@ import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { targetPoints } from '../scoring/targetPoints.ts';
-import type { VirtualPlayer } from './player.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 import { brokenConditions } from './choosePot.ts';
 
 type LandTask = Extract<Drill['task'], { kind: 'land' }>;
@@ -110,7 +109,7 @@ export function planLanding(
     const random = createRandom(1);
     let sum = 0;
     for (let k = 0; k < EXECUTIONS; k++) {
-      sum += landingPoints(executed(shot, player.error, random), drill, task);
+      sum += landingPoints(playedBy(player, shot, random), drill, task);
     }
     if (best === undefined || sum > best.mean) best = { shot, mean: sum };
   }
@@ -125,7 +124,7 @@ export function playLanding(
   plan: Shot | undefined,
 ): AttemptOutcome {
   if (plan === undefined) return { done: false, points: 0 };
-  const shot = executed(plan, player.error, player.random);
+  const shot = playedBy(player, plan, player.random);
   const points = landingPoints(shot, drill, task);
   return { done: points > 0, points };
 }

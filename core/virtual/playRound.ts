@@ -1,7 +1,6 @@
 import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { playOnce } from '../planning/cloud.ts';
-import { executed } from '../player/execute.ts';
 import { executionErrorOf, type LevelName } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { solveDouble } from '../shot/doubles.ts';
@@ -22,7 +21,7 @@ import { planBreak, playBreak } from './playBreak.ts';
 import { placedCueBall, playClearance, type TracedShot } from './playClearance.ts';
 import { planHit, playHit } from './playHit.ts';
 import { planLanding, playLanding } from './playLanding.ts';
-import type { VirtualPlayer } from './player.ts';
+import { playedBy, type VirtualPlayer } from './player.ts';
 
 /** What an attempt came to; of clearances with their shots. */
 export type VirtualAttempt = AttemptOutcome & { readonly trace?: readonly TracedShot[] };
@@ -67,7 +66,7 @@ function playPot(
   pocket: PocketName,
 ): AttemptOutcome {
   if (plan === undefined) return { done: false };
-  const { rest } = simulate(executed(plan, player.error, player.random));
+  const { rest } = simulate(playedBy(player, plan, player.random));
   return { done: outcomeOfShot(rest, CUE_BALL, { object: ball, pocket }) === 'potted' };
 }
 
@@ -92,7 +91,7 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
     const aim = { object: drill.task.pot, pocket: drill.task.pocket };
     const bands = drill.stages[stage - 1]?.bands ?? [];
     return each((player) => {
-      const shot = executed(planned.shot, player.error, player.random);
+      const shot = playedBy(player, planned.shot, player.random);
       const { outcome, landing } = playOnce(shot, aim);
       return { done: outcome === 'potted', points: zonePoints(outcome, landing, planned.window, bands) };
     });
@@ -161,7 +160,7 @@ function openedRack(
   const objects = balls.filter(({ id }) => id !== CUE_BALL);
   const plan = planBreak(player, { kind: 'break', hit: 'head ball' }, null, objects);
   for (let k = 0; k < MOST_ATTEMPTS; k++) {
-    const shot = executed(plan, player.error, player.random);
+    const shot = playedBy(player, plan, player.random);
     const { rest } = simulate(shot, { events: false });
     const opened = objects.flatMap((ball) => {
       const at = rest.find(({ id }) => id === ball.id);

@@ -3,6 +3,7 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { playOnce } from '../../core/planning/cloud.ts';
 import { executed } from '../../core/player/execute.ts';
+import { errorAsCued } from '../../core/player/asCued.ts';
 import { executionErrorAt } from '../../core/player/levels.ts';
 import type { Random } from '../../core/random/random.ts';
 import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
@@ -112,7 +113,7 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
     lesson: round.lesson,
     startedAt: new Date(round.startedAt),
   });
-  const error = executionErrorAt(round.rating, plan.shot.table.preset.game);
+  const error = errorAsCued(plan.shot, executionErrorAt(round.rating, plan.shot.table.preset.game));
   const task = { object: document.task.pot, pocket: document.task.pocket };
   const attempts: StoredAttempt[] = [];
   for (let ordinal = 1; ordinal <= shots; ordinal++) {

@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { planShot } from '../../core/drill/plannedShot.ts';
+import { atStage } from '../../core/drill/stage.ts';
+import { MODEL_VERSION } from '../../core/motion/simulate.ts';
+import { landingCloud } from '../../core/planning/cloud.ts';
+import { errorAsCued } from '../../core/player/asCued.ts';
+import { executionErrorOf, LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
+import { parseBenchmarkTable } from '../../core/records/benchmarkTable.ts';
+import { fitnessOf } from '../../core/scoring/fitness.ts';
+import { levelMean } from '../../core/scoring/benchmark.ts';
+import { shotsOfRound } from '../../core/scoring/separation.ts';
+import { buildTable } from '../../core/table/table.ts';
+import { canBePlayed } from '../../core/virtual/playRound.ts';
+import { digestOf, readLibrary } from '../drills/library.ts';
+
+const rows = parseBenchmarkTable(readFileSync('levels/benchmarks.jsonl', 'utf8'));
+/** Orders of balls and racks are planned anew before they judge anybody: until then they feed no rating. */
+const WAITING: readonly string[] = ['clear', 'break'];
+/**
+ * Stages of safeties that do not pass: virtual players who search as well as they do leave next to nothing from the match level
+ * on. Players are not rated by those that do not tell levels apart, and the page of the drill says so.
+ */
+const SATURATED: readonly string[] = [
+  'big-or-lone 1',
+  'big-or-lone 2',
+  'cushion-first 1',
+  'cushion-first 2',
+  'hit-and-hold 2',
+  'leave-nothing 1',
+  'leave-nothing 2',
+  'shot-to-nothing 2',
+];
+const stages = (await readLibrary('library'))
+  .filter((drill) => canBePlayed(drill) && !WAITING.includes(drill.task.kind))
+  .flatMap((drill) => drill.stages.map((_, i) => ({ drill, stage: i + 1, name: `${drill.slug} ${i + 1}` })));
+
+describe('every stage that judges players', () => {
+  it.each(stages)(
+    '$name: its benchmark tells levels apart, from above the floor to below the ceiling',
+    ({ drill, stage }) => {
+      const row = rows.find((each) => each.drill === drill.slug && each.stage === stage);
+      if (row === undefined) throw new Error('has no benchmark: npm run benchmarks');
+      expect([row.digest, row.modelVersion, row.levelVersion]).toEqual([
+        digestOf(drill),
+        MODEL_VERSION,
+        LEVEL_TABLE_VERSION,
+      ]);
+      // Three steps of four better by more than twice the standard error, none worse by as much.
+      const isFit = fitnessOf(drill, row.benchmark).kind === 'fit';
+      const { better, levels } = row.benchmark;
+      const means = levels.map(({ round }) => levelMean(row.benchmark, round, shotsOfRound(drill)).mean);
+      const most = (levels[0]?.round.length ?? 0) - 1;
+      const [worst, best] = better === 'high' ? [0, most] : [most, 0];
+      const isSpread =
+        Math.abs((means[0] ?? worst) - worst) > 0 && Math.abs((means[4] ?? best) - best) > 1e-9;
+      expect(isFit && isSpread).toBe(!SATURATED.includes(`${drill.slug} ${stage}`));
+    },
+  );
+
+  it.each(stages.filter(({ drill, stage }) => isPositionDrill(atStage(drill, stage))))(
+    '$name: its stroke forgives: a title player pots it nine times in ten and keeps the cue ball',
+    ({ drill: base, stage }) => {
+      const drill = atStage(base, stage);
+      if (!isPositionDrill(drill)) throw new Error('is no position drill');
+      const { shot } = planShot(drill, buildTable(drill.table));
+      const error = errorAsCued(shot, executionErrorOf('title', shot.table.preset.game));
+      const cloud = landingCloud(shot, { object: drill.task.pot, pocket: drill.task.pocket }, error, 200, 77);
+      const share = (outcome: string) =>
+        cloud.filter((each) => each.outcome === outcome).length / cloud.length;
+      expect(share('potted')).toBeGreaterThanOrEqual(0.9);
+      expect(share('in-off') + share('lost')).toBeLessThan(0.025);
+    },
+  );
+});
