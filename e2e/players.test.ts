@@ -146,6 +146,23 @@ describe('own rules of thumb', () => {
   });
 });
 
+describe('what strays come from', () => {
+  it('is told over the newest rounds together, with intervals that hold the shares', async () => {
+    await page.goto(`/players/${await idOf('Junia Marsh')}`);
+    await page.getByRole('button', { name: 'Find out' }).click();
+    const shares = page.getByRole('region', { name: 'What strays come from' }).getByTestId('cause-shares');
+    await shares.waitFor();
+    const parts = [...((await shares.textContent()) ?? '').matchAll(/(\d+) % \((\d+) to (\d+)\)/g)];
+    expect(parts.length).toBeGreaterThan(1);
+    const percents = parts.map((part) => part.slice(1).map(Number));
+    for (const [share = NaN, low = NaN, high = NaN] of percents) {
+      expect(low).toBeLessThanOrEqual(share);
+      expect(high).toBeGreaterThanOrEqual(share);
+    }
+    expect(percents.reduce((sum, [share = 0]) => sum + share, 0)).toBeLessThanOrEqual(101);
+  });
+});
+
 describe('a programme', () => {
   it('is made of blocks, dragged, undone, copied, ticked off and taken into a calendar', async () => {
     await page.goto(`/players/${await idOf('Marit Quill')}`);

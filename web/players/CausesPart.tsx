@@ -24,9 +24,9 @@ export function CausesPart({ playerId, game }: CausesPartProps) {
   const found = working.data;
   const first = found?.shares?.[0];
   return (
-    <section className="card" aria-labelledby="causes-title">
+    <section className="card" aria-labelledby="strays-title">
       <Group justify="space-between" align="start" wrap="nowrap">
-        <Title order={2} size="h4" id="causes-title">
+        <Title order={2} size="h4" id="strays-title">
           What strays come from
         </Title>
         <Button
@@ -53,7 +53,7 @@ export function CausesPart({ playerId, game }: CausesPartProps) {
       )}
       {found?.shares !== undefined && first !== undefined && (
         <>
-          <Text className="big" data-testid="cause-shares">
+          <Text fw={700} data-testid="cause-shares">
             {capital(causeSharesWords(found.shares))}
           </Text>
           <Text size="sm">

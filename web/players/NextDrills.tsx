@@ -39,6 +39,7 @@ export function NextDrills({ playerId, titleOf }: NextDrillsProps) {
                 size="compact-sm"
                 variant="default"
                 className="no-print"
+                style={{ flexShrink: 0 }}
                 to={`/lesson/round?drill=${proposal.drill}&stage=${proposal.stage}&player=${playerId}`}
               >
                 Play it
