@@ -166,8 +166,8 @@ describe('a position before the shot', () => {
     await more
       .getByRole('row', { name: /the [56] at \d\.\d m\/s/ })
       .first()
-      .waitFor();
-  });
+      .waitFor({ timeout: 60_000 });
+  }, 120_000);
 
   it('comes with a word of care for a raised butt', async () => {
     const butt = page.getByRole('slider', { name: 'Butt raised' });

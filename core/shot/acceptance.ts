@@ -36,6 +36,8 @@ const SEARCH_HALF_WIDTH = 0.12;
 const SEARCH_STEPS = 24;
 /** Nearer to the mouth than this a ball lies at the jaws, metres. */
 const AT_THE_JAWS = 0.08;
+/** How much larger steps are beyond the half width of the search. */
+const WIDE_STEPS = 10;
 /** No ball is sent off farther aside, radians. */
 const WIDEST = 1.5;
 /** Edges are found to this, radians: a tenth of a millimetre over the longest table. */
@@ -89,12 +91,16 @@ export function acceptanceOf(table: Table, from: Point, pocketName: PocketName):
   const found = offsets.find((offset) => falls(straight + offset));
   if (found === undefined) return undefined;
   const inside = straight + found;
-  let low = inside;
-  while (falls(low - step) && inside - low < WIDEST) low -= step;
-  let high = inside;
-  while (falls(high + step) && high - inside < WIDEST) high += step;
-  low = borderOf(falls, low, low - step, EDGE_TOLERANCE);
-  high = borderOf(falls, high, high + step, EDGE_TOLERANCE);
+  // Right at a pocket nearly every direction falls: from some way off on, larger steps do.
+  const stepAt = (away: number) => (away < SEARCH_HALF_WIDTH ? step : WIDE_STEPS * step);
+  const edge = (outwards: -1 | 1) => {
+    let away = 0;
+    while (away < WIDEST && falls(inside + outwards * (away + stepAt(away)))) away += stepAt(away);
+    const last = inside + outwards * away;
+    return borderOf(falls, last, last + outwards * stepAt(away), EDGE_TOLERANCE);
+  };
+  const low = edge(-1);
+  const high = edge(1);
   return { low, high, middle: 0.5 * (low + high), speed };
 }
 

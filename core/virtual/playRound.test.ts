@@ -183,7 +183,7 @@ describe('a round of any other drill', () => {
       const wins = rounds('title').filter((each, i) => compareResults(each, worse[i]!) < 0).length;
       expect([slug, wins]).toEqual([slug, 3]);
     }
-  });
+  }, 120_000);
 
   it('of a clearance keeps to the order: who breaks it has not made the balls', () => {
     const drill = read('harbour-rounds');

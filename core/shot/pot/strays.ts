@@ -134,18 +134,22 @@ export function straysBeyond(
   const { speed, side, height, elevation } = impact;
   shift.mean = 0;
   shift.variance = 0;
-  const pace = ROOT_3 * error.speed;
-  impact.speed = speed * (1 + pace);
-  const faster = movedOut(table, near);
-  impact.speed = speed * Math.max(0.2, 1 - pace);
-  addShift(most, faster, movedOut(table, near));
-  impact.speed = speed;
-  const tip = ROOT_3 * error.tip;
-  impact.height = height + tip;
-  const higher = movedOut(table, near);
-  impact.height = height - tip;
-  addShift(most, higher, movedOut(table, near));
-  impact.height = height;
+  if (error.speed > 0) {
+    const pace = ROOT_3 * error.speed;
+    impact.speed = speed * (1 + pace);
+    const faster = movedOut(table, near);
+    impact.speed = speed * Math.max(0.2, 1 - pace);
+    addShift(most, faster, movedOut(table, near));
+    impact.speed = speed;
+  }
+  if (error.tip > 0) {
+    const tip = ROOT_3 * error.tip;
+    impact.height = height + tip;
+    const higher = movedOut(table, near);
+    impact.height = height - tip;
+    addShift(most, higher, movedOut(table, near));
+    impact.height = height;
+  }
   if (elevation > 0) {
     const butt = ROOT_3 * toRadians(error.elevationDeg);
     impact.elevation = elevation + butt;
@@ -161,7 +165,7 @@ export function straysBeyond(
     raised = movedOut(table, near);
     impact.elevation = 0;
   }
-  const evenly = moveOutBySide(table, error, near);
+  const evenly = error.tip > 0 ? moveOutBySide(table, error, near) : 0;
   const spread = Math.sqrt(line * line + Math.max(0, shift.variance) + (evenly ?? 0) ** 2);
   const out = away + shift.mean;
   return evenly === undefined ? overSide(out, spread, raised) : beyond(out, spread, raised);
