@@ -72,7 +72,14 @@ for (const drill of wanted) {
     const parts = await Promise.all(
       benchmarkParts(drill, stage).map(async (part) => ({
         part,
-        result: await threads.run({ document: drill, revision: 1, stage, setting, fingerprint, part }),
+        result: await threads.run({
+          document: drill,
+          revision: 1,
+          begun: { stage, ladderStart: 0 },
+          setting,
+          fingerprint,
+          part,
+        }),
       })),
     );
     const row: BenchmarkTableRow = {

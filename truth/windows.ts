@@ -4,8 +4,7 @@ import { bearing, distance, type Point } from '../core/math/point.ts';
 import type { BallOnTable, Shot, Tip } from '../core/motion/shot.ts';
 import { simulate } from '../core/motion/simulate.ts';
 import { potLines, viewOf, type PotLine } from '../core/planning/potOptions.ts';
-import { playOnce } from '../core/planning/cloud.ts';
-import { cueingOf, hampered } from '../core/player/cueing.ts';
+import { buttOf, cueingOf, hampered } from '../core/player/cueing.ts';
 import { executed } from '../core/player/execute.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../core/player/levels.ts';
 import { createRandom, type Random } from '../core/random/random.ts';
@@ -74,7 +73,6 @@ function placeOf(table: Table, random: Random, kind: Kind): Place | undefined {
   const [line] = potLines(table, [object], ['object'], fullAcceptanceOf, [pocket]);
   if (line === undefined) return undefined;
   const contact = contactFor(object, line.acceptance.middle, table.preset.cueBallRadius, object.radius);
-  if (!inside(table, contact)) return undefined;
   let at = somewhere(table, random, 0.02);
   if (kind === 'close cue ball') {
     const way = 2 * Math.PI * random.uniform();
@@ -134,14 +132,16 @@ export function windows({ seed, size }: Asked): readonly Figure[] {
     const met = acceptance.speed / (passedOn * Math.cos(cut));
     const slowing = 2 * rollingFriction * gravity * distance(cue, contact);
     const speed = Math.min(HARDEST, 1.15 * Math.sqrt(met * met + slowing));
-    const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
+    const elevation = buttOf(cueing);
     const played = { ball: 'cue', speed, tip: TIPS[stroke], elevation };
     const shot = createAimer(table, cue, object).shot([cue, object], played, acceptance.middle);
-    if (shot === undefined || playOnce(shot, { object: 'object', pocket: line.pocket }).outcome === 'missed')
-      continue;
     const error = executionErrorOf(level, table.preset.game);
-    const share = playedOut(shot, place, hampered(error, cueing.because), seed * 7919 + tries);
-    const claimed = viewOf(table, cue, line, [], error, { stroke: { tip: TIPS[stroke], speed } }).chance;
+    // Where no line sends the ball to the pocket, nobody pots it.
+    const share =
+      shot === undefined ? 0 : playedOut(shot, place, hampered(error, cueing.because), seed * 7919 + tries);
+    // With centre ball as windows claim it: at the pace that they take it to be played at.
+    const asked = stroke === 'centre' ? {} : { stroke: { tip: TIPS[stroke], speed } };
+    const claimed = viewOf(table, cue, line, [], error, asked).chance;
     held.push({ kind, stroke, preset: table.preset.id, thin: cut > THIN, off: claimed - share });
   }
   const mean = (of: readonly Held[], value: (off: number) => number) =>

@@ -66,6 +66,14 @@ export function legalBalls(order: Order, state: OrderState): readonly string[] {
   }
 }
 
+/**
+ * Whether all is potted that the order asks for: with two suits that is the own one and the last ball, whatever lies there
+ * of the other.
+ */
+export function isDone(order: Order, state: OrderState): boolean {
+  return state.onTable.length === 0 || legalBalls(order, state).length === 0;
+}
+
 interface Respotting {
   /** The state when the balls were potted. */
   readonly before: OrderState;

@@ -96,9 +96,12 @@ describe('what may be potted next', () => {
     expect(play(one, balls, '9').legal).toEqual(['10']);
     expect(play(one, balls, '9 10').legal).toEqual(['8']);
     expect(play(one, balls, '9 8').over).toBe('wrong ball');
+    // The other suit lies there still, and nothing of it is on.
+    expect(play(one, balls, '9 10 8')).toMatchObject({ over: 'cleared', onTable: ['1', '2'], legal: [] });
     const both = clearance({ kind: 'suits', suits, last: '8', both: true }, balls);
     expect(play(both, balls, '9 10').legal).toEqual(['1', '2']);
     expect(play(both, balls, '9 10 2 1').legal).toEqual(['8']);
+    expect(play(both, balls, '9 10 2 1 8').over).toBe('cleared');
   });
 
   it('is the money ball after every other, respotted until nothing else is left', () => {

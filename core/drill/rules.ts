@@ -1,6 +1,6 @@
 import type { Condition, Drill, Fault, Order } from '../records/drill.ts';
 import { ballValue, foulPenalty } from '../counting/breakPoints.ts';
-import { legalBalls, respotted, suitTaken, type OrderState } from './legalBalls.ts';
+import { isDone, legalBalls, respotted, suitTaken, type OrderState } from './legalBalls.ts';
 
 /** What the coach enters of one shot of a clearance. */
 export interface PlayedShot {
@@ -97,7 +97,7 @@ export function playShot(rules: Rules, before: Attempt, shot: PlayedShot): Attem
     suit: before.suit ?? (first === undefined ? undefined : suitTaken(order, first)),
   };
   const ends = fault !== undefined && rules.faults[fault] === 'ends the attempt';
-  const over = ends ? fault : onTable.length === 0 ? 'cleared' : undefined;
+  const over = ends ? fault : isDone(order, state) ? 'cleared' : undefined;
   return {
     ...state,
     shots: before.shots + 1,

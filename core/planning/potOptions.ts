@@ -3,7 +3,7 @@ import { normalCdf } from '../math/normal.ts';
 import { bearing, distance, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable } from '../motion/shot.ts';
-import { cueingOf, hampered, type Cueing, type CueingOptions } from '../player/cueing.ts';
+import { buttOf, cueingOf, hampered, type Cueing, type CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
 import { contactFor } from '../shot/cut.ts';
@@ -106,8 +106,10 @@ export function viewOf(
   if (!isClear(cue, contact, cue.radius, others)) return none('hidden');
   const cueing = cueingOf(table, cue, [...others, object], direction, options);
   if (cueing.verdict === 'impossible') return none('cannot be cued');
-  const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
-  const chance = potChance(table, cue, line, hampered(error, cueing.because), { ...stroke, elevation });
+  const chance = potChance(table, cue, line, hampered(error, cueing.because), {
+    ...stroke,
+    elevation: buttOf(cueing),
+  });
   return chance <= 0 ? none('no angle') : { why: 'on', chance, cueing };
 }
 

@@ -2,7 +2,7 @@ import { bearing, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable, Shot, Strike, Tip } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
-import { cueingOf, hampered, type Cueing } from '../player/cueing.ts';
+import { buttOf, cueingOf, hampered, type Cueing } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
@@ -92,7 +92,7 @@ function shotFor(
 ): Shot | undefined {
   const { acceptance, balls, cue } = question;
   const half = 0.5 * (acceptance.high - acceptance.low);
-  const stroke = { ball: cue, speed, tip, elevation: cueing.verdict === 'raised' ? cueing.elevation : 0 };
+  const stroke = { ball: cue, speed, tip, elevation: buttOf(cueing) };
   return aimer.shot(balls, stroke, acceptance.middle + pocketSide * half, ROUGH);
 }
 

@@ -8,8 +8,9 @@ import { potLines } from './potOptions.ts';
 import { windowAmong } from './windowAmong.ts';
 
 /**
- * Computes the window of a ball into a pocket for a level of player: as they cue it from each place, past the other balls.
- * @param object the ball to be potted; @param others the other object balls, where they will lie
+ * Computes the window of a ball into a pocket for a level of player: as they cue it from each place, past the other balls:
+ * chances 0…1 on a grid of places of the cue ball's centre, metres.
+ * @param object the ball to be potted @param others the other object balls, where they will lie, metres
  */
 export function positionWindow(
   table: Table,

@@ -96,6 +96,11 @@ function reachNeeded(table: Table, hand: Point, back: number, side: Hand): numbe
   return Math.min(...STANCES.map((stance) => toOutside(table, hand, back + turn * stance)));
 }
 
+/** How high the butt is held in a stroke that is cued so, radians above level; what the rails ask for counts as level. */
+export function buttOf({ elevation }: Cueing): number {
+  return elevation > LEVEL ? elevation : 0;
+}
+
 export interface CueingOptions {
   readonly hand?: Hand;
   readonly room?: RoomLimits;

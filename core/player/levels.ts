@@ -4,7 +4,7 @@ export const LEVEL_NAMES = ['first season', 'regular', 'team', 'match', 'title']
 export type LevelName = (typeof LEVEL_NAMES)[number];
 
 /** Raised whenever the table below or what virtual players do changes: benchmarks made with an older one are not reused. */
-export const LEVEL_TABLE_VERSION = 3;
+export const LEVEL_TABLE_VERSION = 4;
 
 /** How far a player's execution strays from the plan: standard deviations of independent normal errors. */
 export interface ExecutionError {

@@ -19,6 +19,8 @@ const kindSchema = object({
   ownDrill: flag(),
   revision: count(1, 100_000),
   stage: count(1, 9),
+  /** Rung at which the last round began. */
+  ladderStart: count(0, 21),
   table: tableSchema,
   rounds: count(1, 1e9),
   best: resultSchema,

@@ -13,9 +13,14 @@ export type Fitness =
 /** Tasks that virtual players do not plan well enough: orders of balls, and racks. */
 const WAITING: readonly Drill['task']['kind'][] = ['clear', 'break'];
 
+/** Whether a drill feeds no rating yet, whatever its benchmark says. */
+export function isWaiting({ task }: Pick<Drill, 'task'>): boolean {
+  return WAITING.includes(task.kind);
+}
+
 /** Whether rounds of a drill's stage feed ratings, by how well its benchmark tells levels apart. */
 export function fitnessOf(drill: Pick<Drill, 'task' | 'scoring'>, benchmark: Benchmark): Fitness {
-  if (WAITING.includes(drill.task.kind)) return { kind: 'waiting' };
+  if (isWaiting(drill)) return { kind: 'waiting' };
   const separation = separationOf(benchmark, shotsOfRound(drill));
   return { kind: separation.tellsApart ? 'fit' : 'tells nothing', separation };
 }

@@ -4,9 +4,11 @@ import { rootBetween } from '../math/roots.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable, Shot, ShotResult, Strike } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
+import { squirtTangent } from '../motion/strike.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { withoutCushions, type Table } from '../table/table.ts';
 import { acceptanceOf } from './acceptance.ts';
+import { passedLeft, playImpact, prepareImpact } from './pot/impact.ts';
 
 /** A stroke whose direction is still to be found. */
 export type StrokePlan = Omit<Strike, 'direction'>;
@@ -19,6 +21,14 @@ export type Aim =
 const DIRECTION_TOLERANCE = 1e-9;
 /** A second stroke at the same ball is looked for this near to the first, as a share of the ball's whole width. */
 const NEARBY = 0.04;
+
+/** So far beside a ball a stroke that swerves is aimed at most, radians. */
+export const SWERVE = 0.4;
+
+/** Whether a stroke bends the cue ball's way: side under a raised butt. */
+export function swerves({ tip, elevation }: Pick<Strike, 'tip' | 'elevation'>): boolean {
+  return elevation > 0 && tip.side !== 0;
+}
 
 /** Finds the direction of strokes that send one ball off on given ways. */
 export interface Aimer {
@@ -48,16 +58,27 @@ export function createAimer(table: Table, cue: BallOnTable, object: BallOnTable)
     Math.asin(Math.min(1, contactDistance(cue.radius, object.radius) / distance(cue, object))) * 0.999;
   let last: number | undefined;
 
+  /** On which side a stroke that misses passes: a ball that swerves may come round to the other. */
+  function passesOnLeft(stroke: StrokePlan, off: number): boolean {
+    if (!swerves(stroke)) return off > 0;
+    const { tip, speed, elevation } = stroke;
+    prepareImpact(table, cue, object);
+    const leaves = off + Math.atan(squirtTangent(tip.side, cue.mass, table.parameters.endMass));
+    playImpact(table, { ...tip, speed, elevation, direction: 0, sent: 0, spin: 0 }, leaves, false);
+    return passedLeft();
+  }
+
   const aimer: Aimer = {
     solve(stroke, towards, tolerance = DIRECTION_TOLERANCE) {
       const offBy = (off: number): number => {
         const shot: Shot = { table: bed, balls, strike: { ...stroke, direction: full + off } };
         const rest = simulate(shot, { untilSettled: object.id, events: false }).rest[1];
-        if (rest === undefined || (rest.x === object.x && rest.y === object.y))
-          return -Math.sign(off) * Math.PI;
+        if (rest === undefined || (rest.x === object.x && rest.y === object.y)) {
+          return passesOnLeft(stroke, off) ? -Math.PI : Math.PI;
+        }
         return wrapAngle(bearing(object, rest) - towards);
       };
-      const bracket = bracketOf(offBy, widest, last);
+      const bracket = bracketOf(offBy, swerves(stroke) ? widest + SWERVE : widest, last);
       if (bracket === undefined) return undefined;
       last = rootBetween(offBy, bracket[0], bracket[1], tolerance);
       return wrapAngle(full + last);

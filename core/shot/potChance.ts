@@ -8,6 +8,7 @@ import { MISCUE_OFFSET } from '../motion/strike.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 import type { Acceptance } from './acceptance.ts';
+import { SWERVE, swerves } from './aim.ts';
 import { impact, inside, lookInside, pot, setPot } from './pot/bounds.ts';
 import { EXACT, FIRST_LOOK, WIDER } from './pot/constants.ts';
 import { isByCushion, passedLeft, playImpact, prepareImpact } from './pot/impact.ts';
@@ -37,13 +38,13 @@ const FASTEST = 6.5;
 const GRAZE = 0.999;
 /** Faster than this, as a logarithm, against the least speed that gets a ball to the pocket, it gets there for certain. */
 const ENOUGH = 0.8;
-/** So far beside the ball a stroke that swerves is aimed at most, radians. */
-const SWERVE = 0.4;
 
 /**
  * The speed of the cue ball as it is struck so that it meets a ball on its way with a given one: it slides, slowed by
- * the cloth or, struck high, driven by it, until it rolls with (5 + 5·h)/7 of its speed.
- * @param met m/s; @param way metres to the contact; @param height of the tip, ball radii
+ * the cloth or, struck higher than 2/5 of the radius, driven by it, until it rolls with 5·(1 + h)/7 of its speed
+ * (a solid sphere's spin 5·h·v/(2·R) and its moment of inertia 2/5·m·R²: v = 5/7·v₀ + 2/7·R·ω₀).
+ * @param met m/s, ≥ 0 @param way metres to the contact, ≥ 0 @param height of the tip, ball radii, −0.5…0.5
+ * @returns m/s
  */
 export function struckSpeed({ parameters }: Table, met: number, way: number, height: number): number {
   const sliding = parameters.slidingFriction * parameters.gravity * (height < 0.4 ? 1 : -1);
@@ -55,57 +56,124 @@ export function struckSpeed({ parameters }: Table, met: number, way: number, hei
   return Math.sqrt((met * met + 2 * rolling * way) / (kept + (rolling / sliding) * (1 - kept)));
 }
 
+/** A stroke at a pot as it is aimed. */
+export interface AimedStroke {
+  /** In which the cue ball leaves, squirt taken out, radians. */
+  readonly leaves: number;
+  /** The chance that the ball gets to the pocket at all, whatever its direction, 0…1. */
+  readonly arrives: number;
+}
+
+/** A pot as it is aimed, and how likely it is. */
+interface AimedPot extends AimedStroke {
+  /** The chance that the ball keeps to the directions that fall, 0…1; the pot's is the product of both. */
+  readonly falls: number;
+}
+
 /**
  * The chance that a player pots a ball from a place with a stroke: the share of normal errors of line, pace, tip and butt
  * with which the object ball stays within what the pocket takes, the stroke aimed at its middle. Cloth and impact are the
- * simulator's own; errors but that of the line are taken as linear at either edge of what falls.
- * @param cue centre of the cue ball, metres
+ * simulator's own. The line is followed to both edges of what falls; how far an edge moves with each of the other errors is
+ * looked at on both sides of the plan and, where it moves unevenly, as far out as the errors reach (`strays.ts`).
+ * @param cue centre of the cue ball, metres @param target centre of the object ball, metres, and its acceptance, radians
+ * @param error standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees), ≥ 0
+ * @param stroke tip in ball radii, −0.5…0.5; butt in radians, 0…π/2; pace in m/s, > 0
  * @returns 0…1; 0 when no cut pots it, or the balls overlap
  */
 export function potChance(
   table: Table,
   cue: Point,
-  { object, acceptance }: PotTarget,
+  target: PotTarget,
   error: ExecutionError,
-  { tip, elevation, speed }: PotStroke = { tip: CENTRE_BALL, elevation: 0 },
+  stroke: PotStroke = { tip: CENTRE_BALL, elevation: 0 },
 ): number {
+  const aimed = aimedPot(table, cue, target, error, stroke);
+  return aimed === undefined ? 0 : aimed.arrives * aimed.falls;
+}
+
+/** The same in its parts, with the line on which the cue ball leaves; undefined when no cut pots the ball, or the balls overlap. */
+export function aimedPot(
+  table: Table,
+  cue: Point,
+  target: PotTarget,
+  error: ExecutionError,
+  stroke: PotStroke,
+): AimedPot | undefined {
+  const aim = aimOf(table, cue, target, stroke);
+  if (aim === undefined) return undefined;
+  const { aimed, widest, leaves } = aim;
+  const arrives = reaches(table, error, aimed);
+  lookInside(table, aimed);
+  if (isByCushion() || Math.min(inside.low, inside.high) <= 0) {
+    return { leaves, arrives, falls: inPieces(table, error, aimed) };
+  }
+  // By geometry the object ball turns by this much where the line turns by one; a little farther, and the edge is passed.
+  const turn = (aim.apart * Math.cos(aimed)) / (aim.reach * aim.cut) - 1;
+  const look = (half: number) => Math.min(widest, Math.max(EXACT, (1.15 * half) / Math.max(1, turn)));
+  const exact = Math.max(EXACT, 0.01 * toRadians(error.directionDeg));
+  const { low, high } = inside;
+  const left = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, 1, look(low), exact));
+  const right = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, -1, look(high), exact));
+  return { leaves, arrives, falls: Math.max(0, 1 - left - right) };
+}
+
+/**
+ * A stroke aimed so that it sends the ball to the middle of what falls, without how likely it is to fall: much less work.
+ * Arguments as for `potChance`; undefined when no cut does.
+ */
+export function aimedStroke(
+  table: Table,
+  cue: Point,
+  target: PotTarget,
+  error: ExecutionError,
+  stroke: PotStroke,
+): AimedStroke | undefined {
+  const aim = aimOf(table, cue, target, stroke);
+  return aim && { leaves: aim.leaves, arrives: reaches(table, error, aim.aimed) };
+}
+
+/** A stroke at a pot, aimed: what is looked at from now on. */
+interface Aim {
+  readonly leaves: number;
+  /** The line against that of the centres, and the farthest that meets the ball, radians. */
+  readonly aimed: number;
+  readonly widest: number;
+  /** Of the centres before the stroke and as they meet, metres; cosine of the cut. */
+  readonly apart: number;
+  readonly reach: number;
+  readonly cut: number;
+}
+
+function aimOf(
+  table: Table,
+  cue: Point,
+  { object, acceptance }: PotTarget,
+  { tip, elevation, speed }: PotStroke,
+): Aim | undefined {
   const { cueBallRadius, ballRadius, cueBallMass, ballMass } = table.preset;
   const apart = distance(cue, object);
   const reach = contactDistance(cueBallRadius, ballRadius);
-  if (apart < reach) return 0;
+  if (apart < reach) return undefined;
   const toObject = bearing(cue, object);
   const wanted = wrapAngle(acceptance.middle - toObject);
-  if (Math.abs(wanted) > Math.PI / 2) return 0;
+  if (Math.abs(wanted) > Math.PI / 2) return undefined;
   prepareImpact(table, cue, object);
   const contactX = apart - reach * Math.cos(wanted);
   const contactY = -reach * Math.sin(wanted);
   const way = Math.hypot(contactX, contactY);
   const cut = Math.cos(wanted - Math.atan2(contactY, contactX));
-  if (cut <= 0) return 0;
+  if (cut <= 0) return undefined;
   const passedOn = (cueBallMass / (cueBallMass + ballMass)) * (1 + table.parameters.ballRestitution);
   const comfortable = struckSpeed(table, acceptance.speed / (passedOn * cut), way, tip.height);
   impact.speed = speed ?? Math.min(FASTEST, comfortable / Math.cos(elevation));
   impact.side = tip.side;
   impact.height = Math.max(-MISCUE_OFFSET, Math.min(MISCUE_OFFSET, tip.height));
   impact.elevation = elevation;
-
   setPot(acceptance, toObject);
-
   // A ball that swerves meets the other on lines that pass by it.
-  const swerve = elevation > 0 && tip.side !== 0 ? SWERVE : 0;
-  const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE + swerve;
+  const widest = Math.asin(Math.min(1, reach / apart)) * GRAZE + (swerves({ tip, elevation }) ? SWERVE : 0);
   const aimed = aimAt(table, wanted, Math.atan2(contactY, contactX), widest);
-  const arrives = reaches(table, error, aimed);
-  lookInside(table, aimed);
-  if (isByCushion() || Math.min(inside.low, inside.high) <= 0) return arrives * inPieces(table, error, aimed);
-  // By geometry the object ball turns by this much where the line turns by one; a little farther, and the edge is passed.
-  const turn = (apart * Math.cos(aimed)) / (reach * cut) - 1;
-  const look = (half: number) => Math.min(widest, Math.max(EXACT, (1.15 * half) / Math.max(1, turn)));
-  const exact = Math.max(EXACT, 0.01 * toRadians(error.directionDeg));
-  const { low, high } = inside;
-  const left = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, 1, look(low), exact));
-  const right = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, -1, look(high), exact));
-  return arrives * Math.max(0, 1 - left - right);
+  return { leaves: wrapAngle(toObject + aimed), aimed, widest, apart, reach, cut };
 }
 
 /** The chance that the object ball gets to the pocket at all, whatever its direction: by errors of pace and height. */

@@ -144,6 +144,17 @@ describe('the chance of a pot', () => {
     }
   });
 
+  it.each([-0.4, -0.2, 0.2, 0.4])('is aimed with side %s under a raised butt too, round its bend', (side) => {
+    const { object, cue } = straightPot(POOL, 0.8, 0.5);
+    for (const elevation of [0.3, 0.7]) {
+      for (const speed of [1.5, 2.5]) {
+        const bent = { ball: 'cue', speed, tip: { side, height: 0 }, elevation };
+        const balls = [cueBall(cue.x, cue.y), ball('1', object.x, object.y)];
+        expect(aimToPot(POOL, balls, bent, '1', 'foot-left').kind).toBe('pots');
+      }
+    }
+  });
+
   it('falls with distance and grows with the level', () => {
     const chances = [0.4, 0.8, 1.2].map((toBall) => {
       const { object, cue } = straightPot(POOL, toBall, 0.6);

@@ -34,13 +34,18 @@ export interface Belief {
 const LONGEST_STEP = 7;
 const MIXED_EVERY = 3;
 
+/** Levels of a slope that lie beside the grid reach one step past either end of it. */
+const ROOM = 1;
+
 /** Filters a level from day to day. */
 export class LevelFilter {
   readonly #motion: Motion;
   /** Probabilities of the grid's levels, slope by slope; those of a slope lie beside the grid by its offset. */
   readonly #state: readonly Float64Array[];
-  /** How far the levels of each slope lie above the grid, steps: so that drifting blurs nothing. */
+  /** How far the levels of each slope lie above the grid, −½…½ step: so that drifting blurs nothing. */
   readonly #offsets: Float64Array;
+  /** On the grid, with room at either end. */
+  readonly #onGrid = new Float64Array(N + 2 * ROOM);
   #day: number | undefined;
   /** Days that went by since slopes changed last. */
   #pending = 0;
@@ -48,9 +53,10 @@ export class LevelFilter {
   /** @param motion how it may move @param prior probability of each level before anything is seen, up to a factor */
   constructor(motion: Motion, prior: (level: number) => number) {
     this.#motion = motion;
-    const levels = LEVEL_GRID.map(prior);
-    const whole = levels.reduce((sum, p) => sum + p, 0);
-    this.#state = motion.shares.map((share) => Float64Array.from(levels, (p) => (share * p) / whole));
+    const levels = Float64Array.from(LEVEL_GRID, prior);
+    let whole = 0;
+    for (let i = 0; i < N; i++) whole += levels[i]!;
+    this.#state = motion.shares.map((share) => levels.map((p) => (share * p) / whole));
     this.#offsets = new Float64Array(motion.slopes.length);
   }
 
@@ -69,12 +75,13 @@ export class LevelFilter {
   }
 
   #drift(days: number): void {
-    this.#state.forEach((own, s) => {
-      const offset = this.#offsets[s]! + (this.#motion.slopes[s]! * days) / STEP;
+    const { slopes } = this.#motion;
+    for (let s = 0; s < slopes.length; s++) {
+      const offset = this.#offsets[s]! + (slopes[s]! * days) / STEP;
       const whole = Math.round(offset);
       this.#offsets[s] = offset - whole;
-      if (whole !== 0) shift(own, whole);
-    });
+      if (whole !== 0) shift(this.#state[s]!, whole);
+    }
   }
 
   /** Lets levels scatter and slopes change for the days that have gone by. */
@@ -83,14 +90,55 @@ export class LevelFilter {
     const aside = (scatter * scatter * this.#pending) / (2 * STEP * STEP);
     const changes = 1 - Math.exp(-this.#pending / lasts);
     this.#pending = 0;
-    const changing = new Float64Array(N);
-    this.#state.forEach((own, s) => {
+    this.#onGrid.fill(0);
+    for (let s = 0; s < shares.length; s++) {
+      const own = this.#state[s]!;
       blur(own, aside);
-      spread(own, this.#offsets[s]!, changes, changing);
+      this.#putOnGrid(own, this.#offsets[s]!, changes);
       for (let i = 0; i < N; i++) own[i] = own[i]! * (1 - changes);
-    });
+    }
+    this.#foldEnds();
     // A slope that changes may become any.
-    this.#state.forEach((own, s) => spread(changing, -this.#offsets[s]!, shares[s]!, own));
+    for (let s = 0; s < shares.length; s++)
+      this.#takeFromGrid(this.#state[s]!, this.#offsets[s]!, shares[s]!);
+  }
+
+  /** Adds a share of a slope's levels to those on the grid. */
+  #putOnGrid(own: Float64Array, offset: number, share: number): void {
+    const grid = this.#onGrid;
+    const from = offset < 0 ? 0 : ROOM;
+    const above = share * (offset < 0 ? 1 + offset : offset);
+    const below = share - above;
+    let carried = 0;
+    for (let i = 0; i < N; i++) {
+      const p = own[i]!;
+      grid[from + i] = grid[from + i]! + below * p + carried;
+      carried = above * p;
+    }
+    grid[from + N] = grid[from + N]! + carried;
+  }
+
+  /** Nobody leaves the scale: what lies past an end of the grid stays at it. */
+  #foldEnds(): void {
+    const grid = this.#onGrid;
+    grid[ROOM] = grid[ROOM]! + grid[0]!;
+    grid[N] = grid[N]! + grid[N + 1]!;
+  }
+
+  /** Adds a share of what is on the grid to a slope's levels. */
+  #takeFromGrid(own: Float64Array, offset: number, share: number): void {
+    const grid = this.#onGrid;
+    // The other way round: the grid lies below the slope's levels by the offset.
+    const next = offset > 0 ? 1 : -1;
+    const beside = share * Math.abs(offset);
+    const here = share - beside;
+    for (let i = 1; i < N - 1; i++) {
+      own[i] = own[i]! + here * grid[ROOM + i]! + beside * grid[ROOM + i + next]!;
+    }
+    const [bottom, second] = [grid[ROOM]!, grid[ROOM + 1]!];
+    const [top, secondTop] = [grid[N]!, grid[N - 1]!];
+    own[0] = own[0]! + (next > 0 ? share * bottom + beside * second : here * bottom);
+    own[N - 1] = own[N - 1]! + (next > 0 ? here * top : share * top + beside * secondTop);
   }
 
   /** Takes in what was seen. @param likelihood of each level of the grid, up to a factor */
@@ -99,25 +147,35 @@ export class LevelFilter {
     for (let s = 0; s < this.#state.length; s++) {
       const own = this.#state[s]!;
       const offset = this.#offsets[s]!;
-      const [down, part] = offset < 0 ? [-1, 1 + offset] : [0, offset];
+      const down = offset < 0 ? -1 : 0;
+      const part = offset - down;
+      let below = likelihood[Math.max(0, down)]!;
       for (let i = 0; i < N; i++) {
-        const below = likelihood[Math.max(0, i + down)]!;
         const above = likelihood[Math.min(N - 1, i + down + 1)]!;
         const p = own[i]! * (below + part * (above - below));
         own[i] = p;
         whole += p;
+        below = above;
       }
     }
     if (!(whole > 0)) throw new RangeError('LevelFilter: what was seen is impossible at every level');
-    for (const own of this.#state) for (let i = 0; i < N; i++) own[i] = own[i]! / whole;
+    const factor = 1 / whole;
+    for (const own of this.#state) for (let i = 0; i < N; i++) own[i] = own[i]! * factor;
   }
 
   /** What is believed now. */
   belief(): Belief {
-    const levels = new Float64Array(N);
-    this.#state.forEach((own, s) => spread(own, this.#offsets[s]!, 1, levels));
-    const slopes = Float64Array.from(this.#state, (own) => own.reduce((sum, p) => sum + p, 0));
-    return { day: this.#day ?? 0, levels, slopes };
+    const slopes = new Float64Array(this.#state.length);
+    this.#onGrid.fill(0);
+    for (let s = 0; s < slopes.length; s++) {
+      const own = this.#state[s]!;
+      this.#putOnGrid(own, this.#offsets[s]!, 1);
+      let whole = 0;
+      for (let i = 0; i < N; i++) whole += own[i]!;
+      slopes[s] = whole;
+    }
+    this.#foldEnds();
+    return { day: this.#day ?? 0, levels: this.#onGrid.slice(ROOM, ROOM + N), slopes };
   }
 }
 
@@ -126,12 +184,14 @@ function shift(levels: Float64Array, steps: number): void {
   for (let k = 0; k < steps; k++) {
     const top = levels[N - 1]! + levels[N - 2]!;
     levels.copyWithin(1, 0, N - 1);
-    [levels[0], levels[N - 1]] = [0, top];
+    levels[0] = 0;
+    levels[N - 1] = top;
   }
   for (let k = 0; k > steps; k--) {
     const bottom = levels[0]! + levels[1]!;
     levels.copyWithin(0, 1);
-    [levels[0], levels[N - 1]] = [bottom, 0];
+    levels[0] = bottom;
+    levels[N - 1] = 0;
   }
 }
 
@@ -146,24 +206,13 @@ function blur(levels: Float64Array, share: number): void {
 
 function blurOnce(levels: Float64Array, share: number): void {
   let before = levels[0]!;
-  for (let i = 0; i < N; i++) {
+  for (let i = 0; i < N - 1; i++) {
     const own = levels[i]!;
-    levels[i] = own + share * (before + (i === N - 1 ? own : levels[i + 1]!) - 2 * own);
+    levels[i] = own + share * (before + levels[i + 1]! - 2 * own);
     before = own;
   }
-}
-
-/** Adds a share of a distribution to another one whose levels lie lower by an offset, −1…1 steps. */
-function spread(from: Float64Array, offset: number, share: number, to: Float64Array): void {
-  const down = Math.floor(offset);
-  const part = offset - down;
-  for (let i = 0; i < N; i++) {
-    const p = from[i]! * share;
-    const below = Math.min(N - 1, Math.max(0, i + down));
-    const above = Math.min(N - 1, Math.max(0, i + down + 1));
-    to[below] = to[below]! + p * (1 - part);
-    to[above] = to[above]! + p * part;
-  }
+  const last = levels[N - 1]!;
+  levels[N - 1] = last + share * (before - last);
 }
 
 /** Parts of a step by which a posterior is read. */

@@ -41,7 +41,9 @@ describe('a benchmark in parts', () => {
 
   it('is the share of each score among the rounds that were played, in whatever order the parts come', () => {
     const parts = benchmarkParts(drill, 1).slice(0, 10);
-    const planned = new Map(LEVEL_NAMES.map((level) => [level, virtualRounds(drill, 1, table, level)]));
+    const planned = new Map(
+      LEVEL_NAMES.map((level) => [level, virtualRounds(drill, { stage: 1, ladderStart: 0 }, table, level)]),
+    );
     const done = parts.map((part) => ({
       part,
       result: computePart(drill, 1, table, part, () => planned.get(part.level) ?? fail()),

@@ -40,7 +40,7 @@ export function benchmarkParts(base: Drill, stage: number): readonly BenchmarkPa
 
 /**
  * Computes one part. Same drill, stage, table and part, same result, wherever it is computed.
- * @param roundsOf gives the rounds of the part's level, for whoever has planned them before
+ * @param roundsOf gives the rounds of the part's level, for whoever has planned them before, or begins on another rung
  * @throws RangeError for a drill that asks for a call; UnplayableDrillError for one that this table does not allow
  */
 export function computePart(
@@ -48,7 +48,7 @@ export function computePart(
   stage: number,
   table: Table,
   { level, seeds }: BenchmarkPart,
-  roundsOf: () => VirtualRounds = () => virtualRounds(base, stage, table, level),
+  roundsOf: () => VirtualRounds = () => virtualRounds(base, { stage, ladderStart: 0 }, table, level),
 ): PartResult {
   const drill = atStage(base, stage);
   const chosen = drill.stages[stage - 1];

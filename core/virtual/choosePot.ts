@@ -3,12 +3,12 @@ import type { BallOnTable, Shot, ShotResult } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
 import { potLines, potOptions, type PotOption } from '../planning/potOptions.ts';
+import { buttOf } from '../player/cueing.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import { createAimer } from '../shot/aim.ts';
 import type { Condition } from '../records/drill.ts';
 import type { PocketName } from '../table/pockets.ts';
-import { createRandom } from '../random/random.ts';
-import { playedBy, type VirtualPlayer } from './player.ts';
+import { mostWorth, worthAsPlayed, type VirtualPlayer } from './player.ts';
 
 /** A stroke at a pot that a virtual player has settled on. */
 export interface ChosenPot {
@@ -86,7 +86,8 @@ interface Broken {
 
 /**
  * The first policy for choosing the next ball: weighs the likeliest pots with a few plain strokes each, by the chance of
- * the pot and of the best one after it where the planned stroke leaves the cue ball.
+ * the pot and of the best one after it where the planned stroke leaves the cue ball, and tries the best of them with the
+ * player's errors before it settles.
  * @returns undefined when no ball is on
  */
 export function choosePot(player: VirtualPlayer, situation: PotSituation): ChosenPot | undefined {
@@ -109,31 +110,17 @@ export function choosePot(player: VirtualPlayer, situation: PotSituation): Chose
     weighed.push(...strokesAt(player, situation, option));
   }
   weighed.sort((a, b) => b.worth - a.worth);
-  return mostRobust(player, situation, weighed.slice(0, TRIED));
+  const best = weighed.slice(0, TRIED);
+  // Beside a pocket or a ball the plan alone says little.
+  return mostWorth(best, (chosen) =>
+    worthAsPlayed(player, chosen.shot, EXECUTIONS, (played) =>
+      leavesWorth(player, situation, chosen, played),
+    ),
+  );
 }
 
 interface WeighedPot extends ChosenPot {
   readonly worth: number;
-}
-
-/** Of some strokes the one that is worth most as it will be played: beside a pocket or a ball the plan alone says little. */
-function mostRobust(
-  player: VirtualPlayer,
-  situation: PotSituation,
-  weighed: readonly WeighedPot[],
-): ChosenPot | undefined {
-  if (weighed.length < 2) return weighed[0];
-  let best: { chosen: ChosenPot; worth: number } | undefined;
-  for (const chosen of weighed) {
-    // The same errors for all of them.
-    const random = createRandom(1);
-    let worth = 0;
-    for (let k = 0; k < EXECUTIONS; k++) {
-      worth += leavesWorth(player, situation, chosen, playedBy(player, chosen.shot, random));
-    }
-    if (best === undefined || worth > best.worth) best = { chosen, worth };
-  }
-  return best?.chosen;
 }
 
 /** What a played stroke is worth: nothing without the pot, most with a certain next one. */
@@ -163,7 +150,7 @@ function* strokesAt(
 ): Generator<WeighedPot> {
   const { balls, cue } = situation;
   const aimer = createAimer(player.table, cue, line.object);
-  const elevation = cueing.verdict === 'raised' ? cueing.elevation : 0;
+  const elevation = buttOf(cueing);
   for (const height of HEIGHTS) {
     for (const speed of SPEEDS) {
       const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation };

@@ -9,10 +9,9 @@ import { bestLeft } from '../planning/safety/leave.ts';
 import { opponentError } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
 import { forgivingKick } from '../shot/kicks/forgivingKick.ts';
-import { hitOf, type Hit } from '../shot/kicks/hit.ts';
+import { hitOf, isLegalHit, type Hit } from '../shot/kicks/hit.ts';
 import { ballLost } from '../shot/outcome.ts';
-import { createRandom } from '../random/random.ts';
-import { playedBy, type VirtualPlayer } from './player.ts';
+import { playedBy, worthAsPlayed, type VirtualPlayer } from './player.ts';
 
 type HitTask = Extract<Drill['task'], { kind: 'kick' | 'safety' }>;
 
@@ -27,13 +26,15 @@ const OPEN = 0.6;
 
 /** Safeties that are tried before one is settled on, and the best of them that are looked at closely: executions of each. */
 const LOOKED_AT = 260;
-const ROUGHLY = 6;
-const CLOSELY_LOOKED_AT = 14;
+const ROUGHLY = 10;
+const CLOSELY_LOOKED_AT = 16;
 const CLOSELY = 60;
 /** Strokes of one pace that differ by less are not told apart, radians. */
 const NEIGHBOURS = 0.02;
-/** So many of the best are refined. */
+/** So many of the best are refined, and so many of those told apart for good: the best of many by few tries is luck. */
 const REFINED = 5;
+const TOLD_APART = 6;
+const FOR_GOOD = 400;
 /** By how much one is turned, radians, and its pace changed, to see whether a neighbour is better. */
 const TURNS = [-0.024, -0.016, -0.008, 0.008, 0.016, 0.024];
 const PACES = [0.85, 0.93, 1.07, 1.15];
@@ -54,23 +55,20 @@ export function planHit(
   if (task.kind === 'kick') return forgivingKick(table, balls, cue.id, task);
   const opponent = opponentError(drill, table.preset.game);
   const all = safeties(table, opponent, balls, cue.id, task.target, asksCushionFirst(drill));
-  const worth = (shot: Shot, executions: number) => {
-    // The same errors for all of them.
-    const random = createRandom(1);
-    let sum = 0;
-    for (let k = 0; k < executions; k++) {
-      sum += worthOf(drill, judged(player, drill, task, playedBy(player, shot, random)));
-    }
-    return sum / executions;
-  };
   const best = (shots: readonly Shot[], executions: number) =>
     shots
-      .map((shot) => ({ shot, worth: worth(shot, executions) }))
-      .sort((a, b) => b.worth - a.worth)
+      .map((shot) => ({
+        shot,
+        worth: worthAsPlayed(player, shot, executions, (played) =>
+          worthOf(drill, judged(player, drill, task, played)),
+        ),
+      }))
+      .sort((x, y) => y.worth - x.worth)
       .map(({ shot }) => shot);
   const rough = best(spreadOut(all.map(({ shot }) => shot)), ROUGHLY);
   const close = best(rough.slice(0, CLOSELY_LOOKED_AT), CLOSELY);
-  return best(close.slice(0, REFINED).flatMap(around), CLOSELY)[0];
+  const refined = best(close.slice(0, REFINED).flatMap(around), CLOSELY);
+  return best(refined.slice(0, TOLD_APART), FOR_GOOD)[0];
 }
 
 /** A stroke and its near neighbours in line and pace. */
@@ -97,16 +95,19 @@ function spreadOut(all: readonly Shot[]): readonly Shot[] {
   return taken;
 }
 
+/** By how much less a stroke counts that gives the opponent all: of strokes that a drill rates alike the safer one. */
+const TIE = 0.01;
+
 /** What a drill gives for a safety, 0…1: its points, or what it does not give away. */
 function worthOf({ scoring }: Drill, { met, legal, grade, given }: Judged): number {
   const leave = leaveGrade(given);
   if (scoring.method === 'kick') {
     const most = scoring.penalty + Math.max(1, ...Object.values(scoring.leaveCosts));
-    return 1 - givenAway({ hit: met, legal, repeats: 0, leave }, scoring) / most - 0.01 * given;
+    return 1 - givenAway({ hit: met, legal, repeats: 0, leave }, scoring) / most - TIE * given;
   }
-  if (scoring.method !== 'graded-contact') return (met && leave === 'nothing on' ? 1 : 0) - 0.01 * given;
+  if (scoring.method !== 'graded-contact') return (legal && leave === 'nothing on' ? 1 : 0) - TIE * given;
   const points = scoring.points[met ? grade : 'miss'];
-  return points / Math.max(1, ...Object.values(scoring.points)) - 0.01 * given;
+  return points / Math.max(1, ...Object.values(scoring.points)) - TIE * given;
 }
 
 /** How a leave is graded: what an opponent makes of it. @param chance of their best pot, 0…1 */
@@ -124,7 +125,6 @@ function gradeOf(task: HitTask, hit: Hit): ContactGrade {
 /** How a played kick or safety ended. */
 interface Judged {
   readonly met: boolean;
-  readonly foul: boolean;
   readonly legal: boolean;
   readonly grade: ContactGrade;
   /** Chance that the opponent is given, 0…1: all of it after a miss or a foul. */
@@ -143,9 +143,7 @@ function judged({ table }: VirtualPlayer, drill: Drill, task: HitTask, shot: Sho
   const left = foul ? 1 : bestLeft(table, opponentError(drill, table.preset.game), cue, objects, task.target);
   return {
     met,
-    foul,
-    // At snooker a ball need not reach a cushion after the hit.
-    legal: met && !foul && (hit.legal || table.preset.game === 'snooker'),
+    legal: met && !foul && isLegalHit(hit, table.preset.game),
     grade: met ? gradeOf(task, hit) : 'miss',
     given: met ? left : 1,
   };
@@ -165,15 +163,10 @@ export function playHit(
   if (plan === undefined) return { done: false, grade: 'miss', kick: missed };
   const called = drill.scoring.method === 'kick' && drill.scoring.penalty > 0;
   for (let repeats = 0; ; repeats++) {
-    const { met, foul, legal, grade, given } = judged(
-      player,
-      drill,
-      task,
-      playedBy(player, plan, player.random),
-    );
+    const { met, legal, grade, given } = judged(player, drill, task, playedBy(player, plan, player.random));
     if (!met && called && repeats < MOST_REPEATS) continue;
     const leave = leaveGrade(given);
-    const done = met && !foul && (task.kind === 'kick' ? legal : leave === 'nothing on');
+    const done = legal && (task.kind === 'kick' || leave === 'nothing on');
     return { done, grade, kick: { hit: met, legal, repeats, leave } };
   }
 }

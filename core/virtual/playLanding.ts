@@ -2,7 +2,6 @@ import { ballLost, isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
-import { createRandom } from '../random/random.ts';
 import { acceptanceOf } from '../shot/acceptance.ts';
 import { contactFor } from '../shot/cut.ts';
 import { createAimer } from '../shot/aim.ts';
@@ -10,7 +9,7 @@ import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { targetPoints } from '../scoring/targetPoints.ts';
-import { playedBy, type VirtualPlayer } from './player.ts';
+import { mostWorth, playedBy, worthAsPlayed, type VirtualPlayer } from './player.ts';
 import { brokenConditions } from './choosePot.ts';
 
 type LandTask = Extract<Drill['task'], { kind: 'land' }>;
@@ -103,17 +102,11 @@ export function planLanding(
     if (points > 0) promising.push({ shot, points });
   }
   promising.sort((a, b) => b.points - a.points);
-  let best: { shot: Shot; mean: number } | undefined;
   const every = Math.max(1, Math.floor(promising.length / LOOKED_AT));
-  for (const { shot } of promising.filter((_, i) => i % every === 0)) {
-    const random = createRandom(1);
-    let sum = 0;
-    for (let k = 0; k < EXECUTIONS; k++) {
-      sum += landingPoints(playedBy(player, shot, random), drill, task);
-    }
-    if (best === undefined || sum > best.mean) best = { shot, mean: sum };
-  }
-  return best?.shot;
+  const some = promising.filter((_, i) => i % every === 0);
+  return mostWorth(some, ({ shot }) =>
+    worthAsPlayed(player, shot, EXECUTIONS, (played) => landingPoints(played, drill, task)),
+  )?.shot;
 }
 
 /** Plays a planned stroke at the targets once. */

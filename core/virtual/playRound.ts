@@ -10,6 +10,7 @@ import { simulate } from '../motion/simulate.ts';
 import type { Drill } from '../records/drill.ts';
 import type { RoundResult } from '../counting/result.ts';
 import { CUE_BALL } from '../drill/layout.ts';
+import type { Beginning } from '../drill/ladderStart.ts';
 import { planShot } from '../drill/plannedShot.ts';
 import { isPositionDrill } from '../drill/positionDrill.ts';
 import { ballsOfAttempt, outcomeOf, roundProgress, type AttemptOutcome } from '../drill/round.ts';
@@ -196,21 +197,26 @@ export type VirtualRounds = (seed: number) => Generator<VirtualRound, VirtualRou
 /**
  * Rounds of a drill by a virtual player of a level, attempt by attempt, counted by the drill's own method. What can be
  * planned beforehand is planned once.
- * @param base the drill; @param stage number from 1
+ * @param base the drill @param begun its stage, and on a ladder the rung
  * @throws RangeError for a drill that asks for a call, or that does not fit the table; UnplayableDrillError for a plan
  *   that does not do on this table what the drill asks
  */
-export function virtualRounds(base: Drill, stage: number, table: Table, level: LevelName): VirtualRounds {
+export function virtualRounds(
+  base: Drill,
+  { stage, ladderStart }: Beginning,
+  table: Table,
+  level: LevelName,
+): VirtualRounds {
   const drill = atStage(base, stage);
   const error = executionErrorOf(level, table.preset.game);
   const planned = planAttempts({ table, error, random: createRandom(1) }, drill, stage);
   return function* (seed) {
     const play = planned({ table, error, random: createRandom(seed) }, seed);
     const attempts: VirtualAttempt[] = [];
-    let progress = roundProgress(drill, stage, attempts);
+    let progress = roundProgress(drill, stage, attempts, ladderStart);
     while (!progress.result.complete && attempts.length < MOST_ATTEMPTS) {
       attempts.push(play({ number: attempts.length, balls: progress.balls, target: progress.targets?.[0] }));
-      progress = roundProgress(drill, stage, attempts);
+      progress = roundProgress(drill, stage, attempts, ladderStart);
       if (!progress.result.complete) yield { attempts: [...attempts], result: progress.result };
     }
     return { attempts, result: progress.result };

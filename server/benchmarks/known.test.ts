@@ -32,6 +32,7 @@ const keyOf = (drill: string, stage: number): BenchmarkKey => ({
   drill,
   revision: 1,
   stage,
+  ladderStart: 0,
   tableFingerprint: 'pool-9ft',
   modelVersion: 'test',
   levelVersion: 1,

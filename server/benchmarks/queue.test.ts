@@ -132,8 +132,8 @@ describe('a benchmark job', () => {
   it('gives for a position drill what its single shots give', async () => {
     const path = PATH.replace('frozen-pair', 'harbour-turn');
     await send(test.app, 'POST', `${path}/job`, { cookie: club.coach });
-    await queue(({ document, stage, setting, part }) =>
-      Promise.resolve(computePart(document, stage, tableOfCard(setting.card, null), part)),
+    await queue(({ document, begun, setting, part }) =>
+      Promise.resolve(computePart(document, begun.stage, tableOfCard(setting.card, null), part)),
     ).wake();
     const { benchmark } = await look(path);
     expect(benchmark).toMatchObject({ executions: 2_000, wholeRounds: false });
@@ -161,6 +161,49 @@ describe('a benchmark job', () => {
     const calls = PATH.replace('frozen-pair', 'in-or-out');
     expect(await look(calls)).toMatchObject({ playable: false, job: null });
     expect((await send(test.app, 'POST', `${calls}/job`, { cookie: club.coach })).status).toBe(404);
+  });
+});
+
+describe('the benchmark of a ladder', () => {
+  it('is its own for every rung at which rounds begin', async () => {
+    const drill = 'after-the-break';
+    const at = '2026-11-24T12:00:00Z';
+    const path = PATH.replace('frozen-pair', drill);
+    const ofTable = `${path}?table=${club.poolTable}&revision=1`;
+    // On the ladder of four rungs the highest to begin at is the fourth, from 0.
+    for (const [asked, begun] of [
+      [2, 2],
+      [9, 3],
+    ] as const) {
+      const round = randomUUID();
+      await send(test.app, 'PUT', `/api/rounds/${round}`, {
+        cookie: club.coach,
+        body: newRound(
+          { playerId: club.playerId, tableId: club.poolTable },
+          { drill, startedAt: at, ladderStart: asked },
+        ),
+      });
+      await send(test.app, 'POST', `/api/rounds/${round}/end`, {
+        cookie: club.coach,
+        body: { endedAt: at, early: true },
+      });
+      expect((await look(`${ofTable}&start=${String(begun)}`)).job).toMatchObject({ state: 'queued' });
+    }
+    expect((await look(ofTable)).job).toBeNull();
+    const begins: number[] = [];
+    await queue(
+      quick([], ({ begun }) => {
+        begins.push(begun.ladderStart);
+        return Promise.resolve();
+      }),
+    ).wake();
+    expect(new Set(begins)).toEqual(new Set([2, 3]));
+    expect((await look(`${ofTable}&start=2`)).benchmark).not.toBeNull();
+    expect((await look(ofTable)).benchmark).toBeNull();
+    expect((await send(test.app, 'GET', `${ofTable}&start=x`, { cookie: club.coach })).status).toBe(400);
+    // Where there is no ladder there is one beginning.
+    await change('POST');
+    expect((await look(`${PATH}?start=2`)).job).toMatchObject({ state: 'queued' });
   });
 });
 

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Logger } from 'pino';
+import { ladderStartOf, type Beginning } from '../../core/drill/ladderStart.ts';
+import { atStage } from '../../core/drill/stage.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { LEVEL_TABLE_VERSION } from '../../core/player/levels.ts';
 import { benchmarkParts, joinParts, type PartResult } from '../../core/virtual/benchmarkRounds.ts';
@@ -22,13 +24,18 @@ import { findDrill, type StoredDrill } from '../db/queries/drills.ts';
 import { inTransaction, type Database, type DatabasePool } from '../db/pool.ts';
 import type { PartTask } from './worker.ts';
 
-/** The key of the benchmark of a drill's stage on a table. */
-export function benchmarkKey(entry: StoredDrill, stage: number, tableFingerprint: string): BenchmarkKey {
+/** The key of the benchmark of a drill, begun at a stage (and a rung of it), on a table. */
+export function benchmarkKey(
+  entry: StoredDrill,
+  { stage, ladderStart }: Beginning,
+  tableFingerprint: string,
+): BenchmarkKey {
   return {
     owner: entry.owner,
     drill: entry.document.slug,
     revision: entry.revision,
     stage,
+    ladderStart: ladderStartOf(atStage(entry.document, stage), ladderStart),
     tableFingerprint,
     modelVersion: MODEL_VERSION,
     levelVersion: LEVEL_TABLE_VERSION,
@@ -39,13 +46,13 @@ export function benchmarkKey(entry: StoredDrill, stage: number, tableFingerprint
 export async function queueBenchmark(
   db: Database,
   entry: StoredDrill,
-  stage: number,
+  begun: Beginning,
   played: { readonly setting: JobSetting; readonly fingerprint: string; readonly clubId: string },
 ): Promise<void> {
   if (!canBePlayed(entry.document)) return;
-  const key = benchmarkKey(entry, stage, played.fingerprint);
+  const key = benchmarkKey(entry, begun, played.fingerprint);
   if ((await findBenchmark(db, key)) !== undefined) return;
-  const parts = benchmarkParts(entry.document, stage).length;
+  const parts = benchmarkParts(entry.document, begun.stage).length;
   await queueJob(db, randomUUID(), key, { setting: played.setting, parts, clubId: played.clubId });
 }
 
@@ -116,7 +123,7 @@ export class BenchmarkQueue {
 
   async #work(job: ClaimedJob): Promise<void> {
     const { pool, run, threads } = this.#runner;
-    const { owner, drill, revision, stage, tableFingerprint } = job.key;
+    const { owner, drill, revision, stage, ladderStart, tableFingerprint } = job.key;
     const entry = await findDrill(pool, owner, drill, revision);
     if (entry === undefined) throw new Error('the drill is not there any more');
     const parts = benchmarkParts(entry.document, stage);
@@ -129,7 +136,8 @@ export class BenchmarkQueue {
         if (number === undefined || part === undefined) return;
         const { document } = entry;
         const { setting } = job;
-        const result = await run({ document, revision, stage, setting, fingerprint: tableFingerprint, part });
+        const begun = { stage, ladderStart };
+        const result = await run({ document, revision, begun, setting, fingerprint: tableFingerprint, part });
         lease.held = (await this.#keep(job.id, number, result)) && lease.held;
       }
     };

@@ -36,7 +36,12 @@ export async function storeShippedBenchmarks(
       row.levelVersion === LEVEL_TABLE_VERSION;
     if (entry === undefined || !isCurrent) return [];
     const fingerprint = tableFingerprint(tableOfCard(standardCard(row.table), null));
-    return [{ key: benchmarkKey(entry, row.stage, fingerprint), benchmark: row.benchmark }];
+    return [
+      {
+        key: benchmarkKey(entry, { stage: row.stage, ladderStart: 0 }, fingerprint),
+        benchmark: row.benchmark,
+      },
+    ];
   });
   const found = await findBenchmarks(
     pool,

@@ -1,4 +1,5 @@
 import { LRUCache } from 'lru-cache';
+import type { Beginning } from '../../core/drill/ladderStart.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { computePart, type BenchmarkPart, type PartResult } from '../../core/virtual/benchmarkRounds.ts';
@@ -9,7 +10,7 @@ import type { JobSetting } from '../db/queries/benchmarkJobs.ts';
 export interface PartTask {
   readonly document: Drill;
   readonly revision: number;
-  readonly stage: number;
+  readonly begun: Beginning;
   readonly setting: JobSetting;
   /** The short form of the setting. */
   readonly fingerprint: string;
@@ -21,11 +22,12 @@ const planned = new LRUCache<string, VirtualRounds>({ max: 12 });
 
 /** Computes one part of a benchmark, in a thread of its own. */
 export default function runPart(task: PartTask): PartResult {
-  const { document, revision, stage, setting, fingerprint, part } = task;
+  const { document, revision, begun, setting, fingerprint, part } = task;
+  const { stage, ladderStart } = begun;
   const table = tableOfCard(setting.card, setting.conditions);
   return computePart(document, stage, table, part, () => {
-    const key = [document.slug, revision, stage, fingerprint, part.level].join('|');
-    const rounds = planned.get(key) ?? virtualRounds(document, stage, table, part.level);
+    const key = [document.slug, revision, stage, ladderStart, fingerprint, part.level].join('|');
+    const rounds = planned.get(key) ?? virtualRounds(document, begun, table, part.level);
     planned.set(key, rounds);
     return rounds;
   });

@@ -116,7 +116,7 @@ async function noteDemoConditions(db: PoolConnection, table: DemoTable, now: num
 async function storeBenchmarks(db: PoolConnection, entry: StoredDrill, table: Table): Promise<void> {
   for (const [i, stage] of entry.document.stages.entries()) {
     const drill = atStage(entry.document, i + 1);
-    const key = benchmarkKey(entry, i + 1, tableFingerprint(table));
+    const key = benchmarkKey(entry, { stage: i + 1, ladderStart: 0 }, tableFingerprint(table));
     if (!isPositionDrill(drill) || (await findBenchmark(db, key)) !== undefined) continue;
     await storeBenchmark(db, key, benchmarkDrill(drill, stage, planFor(entry, i + 1, table), SEED));
   }
@@ -136,12 +136,17 @@ async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: Othe
     const home = homeOf(entry);
     const table = tableOfCard(home.card, null);
     const fingerprint = tableFingerprint(table);
-    await queueBenchmark(db, entry, 1, {
-      setting: { card: home.card, conditions: null },
-      fingerprint,
-      clubId,
-    });
-    const played = virtualRounds(entry.document, 1, table, level);
+    await queueBenchmark(
+      db,
+      entry,
+      { stage: 1, ladderStart: 0 },
+      {
+        setting: { card: home.card, conditions: null },
+        fingerprint,
+        clubId,
+      },
+    );
+    const played = virtualRounds(entry.document, { stage: 1, ladderStart: 0 }, table, level);
     for (let k = 0; k < rounds; k++) {
       const name = `${player} ${drill} ${String(k)}`;
       const daysAgo = from + ((to - from) * k) / (rounds - 1);

@@ -57,6 +57,11 @@ export interface KnownRound {
   readonly rating: number | undefined;
 }
 
+/** Rounds of a kind are judged by one benchmark; on a ladder, those that began on one rung. */
+function judgedAs({ kind, ladderStart }: RoundResultRow): string {
+  return `${kind}|${String(ladderStart)}`;
+}
+
 /** The ended rounds of a period with skills and levels of their kinds, each kind looked up once. */
 export async function knownRounds(
   db: Database,
@@ -65,11 +70,11 @@ export async function knownRounds(
 ): Promise<readonly KnownRound[]> {
   const rows = await keptResults(db, player, asked);
   const first = new Map<string, RoundResultRow>();
-  for (const { row } of rows) if (!first.has(row.kind)) first.set(row.kind, row);
+  for (const { row } of rows) if (!first.has(judgedAs(row))) first.set(judgedAs(row), row);
   const subjects = await Promise.all(
     [...first.values()].map(async (row) => {
       const entry = await readableRevision(db, row.drillOwner, row.drill, row.revision);
-      return { row, entry, key: entry && benchmarkKey(entry, row.stage, row.table.fingerprint) };
+      return { row, entry, key: entry && benchmarkKey(entry, row, row.table.fingerprint) };
     }),
   );
   const benchmarks = await knownBenchmarks(
@@ -80,11 +85,11 @@ export async function knownRounds(
     subjects.map(({ row, entry, key }): [string, KnownKind] => {
       const benchmark = key && benchmarks.get(textOf(key));
       const levels = entry && benchmark && levelsOf(entry, row.stage, benchmark);
-      return [row.kind, { skills: entry?.document.skills ?? [], levels }];
+      return [judgedAs(row), { skills: entry?.document.skills ?? [], levels }];
     }),
   );
   return rows.flatMap(({ row, kept }): KnownRound | [] => {
-    const kind = kinds.get(row.kind);
+    const kind = kinds.get(judgedAs(row));
     if (kind === undefined) return [];
     const score = benchmarkScore(kept.result);
     return {

@@ -52,8 +52,9 @@ export async function nextDrillsOf(
     );
     for (const [i] of document.stages.entries()) {
       const stage = i + 1;
-      const key = benchmarkKey({ owner, document, revision }, stage, fingerprint);
       const own = rounds.filter(({ row }) => row.drill === document.slug && row.stage === stage);
+      const ladderStart = own.at(-1)?.row.ladderStart ?? 0;
+      const key = benchmarkKey({ owner, document, revision }, { stage, ladderStart }, fingerprint);
       stages.push({
         key,
         drill: document.slug,

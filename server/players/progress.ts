@@ -89,12 +89,13 @@ function kindProgress(rounds: readonly KnownRound[]): KindProgress | undefined {
   const best = [...results].sort(compareResults)[0];
   if (last === undefined || best === undefined) return undefined;
   const { course, slope, comeback, streak } = progressIn(pointsOf(rounds));
-  const { drill, drillOwner, revision, stage, table, startedAt } = last.row;
+  const { drill, drillOwner, revision, stage, ladderStart, table, startedAt } = last.row;
   return {
     drill,
     ownDrill: drillOwner !== LIBRARY,
     revision,
     stage,
+    ladderStart,
     table,
     rounds: rounds.length,
     best,

@@ -1,5 +1,6 @@
 import { Hono, type Context } from 'hono';
 import { mostPoints } from '../../core/counting/bands.ts';
+import type { Beginning } from '../../core/drill/ladderStart.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
@@ -24,10 +25,9 @@ import { notFound, Refusal } from '../http/errors.ts';
 import { requireSlug, requireUuid, wholeNumber } from '../http/parameters.ts';
 import { stateOf } from '../tables/states.ts';
 
-/** A drill's stage on a table: what a benchmark is of. */
-interface Asked {
+/** A drill, begun at a stage and a rung of it, on a table: what a benchmark is of. */
+interface Asked extends Beginning {
   readonly entry: StoredDrill;
-  readonly stage: number;
   readonly key: BenchmarkKey;
   readonly setting: JobSetting;
   readonly fingerprint: string;
@@ -44,8 +44,9 @@ export function benchmarkRoutes(deps: Dependencies) {
     const entry = await findDrill(deps.pool, owner, slug, wholeNumber(revision, 'revision'));
     const stage = wholeNumber(number, 'stage');
     if (entry?.document.stages[stage - 1] === undefined) throw notFound('this drill, revision or stage');
+    const begun = { stage, ladderStart: wholeNumber(c.req.query('start') ?? '0', 'start') };
     const { setting, fingerprint } = await settingOf(c, entry.document);
-    return { entry, stage, key: benchmarkKey(entry, stage, fingerprint), setting, fingerprint };
+    return { entry, ...begun, key: benchmarkKey(entry, begun, fingerprint), setting, fingerprint };
   }
 
   /** The club's table that the address names, or the kind of table as it ships. */
@@ -122,7 +123,7 @@ export function benchmarkRoutes(deps: Dependencies) {
     requireCoach(c.get('viewer'));
     const subject = await asked(c);
     if (!canBePlayed(subject.entry.document)) throw notFound('a virtual player for this drill');
-    await queueBenchmark(deps.pool, subject.entry, subject.stage, {
+    await queueBenchmark(deps.pool, subject.entry, subject, {
       ...subject,
       clubId: c.get('viewer').clubId,
     });

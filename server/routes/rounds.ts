@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
-import { tablesOf } from '../../core/drill/stage.ts';
+import { ladderStartOf } from '../../core/drill/ladderStart.ts';
+import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import { underWaySchema } from '../../core/records/openRound.ts';
 import { endRoundSchema, newRoundSchema } from '../../core/records/round.ts';
@@ -68,7 +69,7 @@ export function roundRoutes(deps: Dependencies) {
       drill: body.drill,
       revision: body.revision,
       stage: body.stage,
-      ladderStart: body.ladderStart,
+      ladderStart: ladderStartOf(atStage(entry.document, body.stage), body.ladderStart),
       seed: body.seed,
       lesson: body.lesson,
       startedAt: new Date(body.startedAt),
@@ -92,7 +93,7 @@ export function roundRoutes(deps: Dependencies) {
     const end = async (db: Database, head: RoundHead) => {
       await endRound(db, head.id, { at: new Date(body.endedAt), early: body.early });
       // A rating needs to know what the levels score here.
-      await queueBenchmark(db, entry, round.stage, { setting, fingerprint, clubId });
+      await queueBenchmark(db, entry, round, { setting, fingerprint, clubId });
     };
     await changeRound(deps.pool, clubId, round, end, true);
     deps.wakeBenchmarks?.();

@@ -2,9 +2,8 @@ import { Button, Progress, Text } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { BenchmarkReply } from '../../core/records/benchmarkReply.ts';
 import { call, type Method } from '../api/client.ts';
-import { benchmarkPath, benchmarkReplyQuery } from '../api/benchmarks.ts';
+import { benchmarkPath, benchmarkReplyQuery, type BenchmarkSubject } from '../api/benchmarks.ts';
 import { useViewer } from '../api/viewer.ts';
-import type { BenchmarkSubject } from './benchmarkSubject.ts';
 
 interface BenchmarkJobPartProps {
   readonly reply: BenchmarkReply;
@@ -13,13 +12,11 @@ interface BenchmarkJobPartProps {
 
 /** A benchmark that is not there yet: asking for it, how far it is, stopping it. */
 export function BenchmarkJobPart({ reply, subject }: BenchmarkJobPartProps) {
-  const { slug, revision, stage, ref } = subject;
   const viewer = useViewer();
   const queries = useQueryClient();
   const change = useMutation({
-    mutationFn: (method: Method) => call(method, benchmarkPath(slug, revision, stage, ref, '/benchmark/job')),
-    onSettled: () =>
-      queries.invalidateQueries({ queryKey: benchmarkReplyQuery(slug, revision, stage, ref).queryKey }),
+    mutationFn: (method: Method) => call(method, benchmarkPath(subject, '/benchmark/job')),
+    onSettled: () => queries.invalidateQueries({ queryKey: benchmarkReplyQuery(subject).queryKey }),
   });
   const { job, playable } = reply;
   if (!playable) {

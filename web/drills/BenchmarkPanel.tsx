@@ -28,10 +28,10 @@ interface BenchmarkPanelProps {
 /** What players of the five levels score here: by virtual players, by the coach's own marks, by the club's rounds. */
 export function BenchmarkPanel({ entry, stage, table }: BenchmarkPanelProps) {
   const { slug } = entry.document;
-  const reply = useQuery(benchmarkReplyQuery(slug, entry.revision, stage, table.ref));
   const drill = atStage(entry.document, stage);
   const position = isPositionDrill(drill) ? { revision: entry.revision, document: drill } : undefined;
   const subject = { slug, revision: entry.revision, stage, ref: table.ref };
+  const reply = useQuery(benchmarkReplyQuery(subject));
   return (
     <section className="card" aria-labelledby="benchmark-title">
       <Title order={2} size="h4" id="benchmark-title">

@@ -4,9 +4,8 @@ import { useState } from 'react';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { BenchmarkReply } from '../../core/records/benchmarkReply.ts';
 import { call } from '../api/client.ts';
-import { benchmarkPath, benchmarkReplyQuery } from '../api/benchmarks.ts';
+import { benchmarkPath, benchmarkReplyQuery, type BenchmarkSubject } from '../api/benchmarks.ts';
 import { useViewer } from '../api/viewer.ts';
-import type { BenchmarkSubject } from './benchmarkSubject.ts';
 
 interface FixedBandsPartProps {
   readonly fixed: BenchmarkReply['fixed'];
@@ -46,16 +45,15 @@ export function FixedBandsPart({ fixed, subject }: FixedBandsPartProps) {
 }
 
 function BandsForm({ fixed, subject, onDone }: FixedBandsPartProps & { readonly onDone: () => void }) {
-  const { slug, revision, stage, ref } = subject;
   const queries = useQueryClient();
   const [from, setFrom] = useState<readonly (number | null)[]>(() =>
     LEVEL_NAMES.map((_, i) => fixed?.[i] ?? null),
   );
   const save = useMutation({
-    mutationFn: () => call('PUT', benchmarkPath(slug, revision, stage, ref, '/bands'), { from }),
+    mutationFn: () => call('PUT', benchmarkPath(subject, '/bands'), { from }),
     onSuccess: async () => {
       await queries.invalidateQueries({
-        queryKey: benchmarkReplyQuery(slug, revision, stage, ref).queryKey,
+        queryKey: benchmarkReplyQuery(subject).queryKey,
       });
       onDone();
     },

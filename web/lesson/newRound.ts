@@ -1,4 +1,5 @@
 import { countLadderByRacks } from '../../core/counting/ladderByRacks.ts';
+import { ladderStartOf } from '../../core/drill/ladderStart.ts';
 import { roundProgress } from '../../core/drill/round.ts';
 import type { Round } from '../../core/records/round.ts';
 import type { Drill } from '../../core/records/drill.ts';
@@ -18,6 +19,6 @@ export function nextRung(drill: Drill, rounds: readonly Round[], stage: number):
   );
   if (last === undefined) return 0;
   const racks = last.attempts.map(({ counted }) => ({ cleared: counted.done }));
-  const start = Math.min(last.ladderStart, scoring.rungs.length - 1);
+  const start = ladderStartOf(drill, last.ladderStart);
   return countLadderByRacks(racks, { ...scoring, start }).nextStart;
 }

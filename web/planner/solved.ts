@@ -64,7 +64,7 @@ export const benchmarkQuery = (
     queryKey: ['benchmark', entry.document.slug, entry.revision, stage, on],
     staleTime: Infinity,
     queryFn: async () => {
-      const path = benchmarkPath(entry.document.slug, entry.revision, stage, ref);
+      const path = benchmarkPath({ slug: entry.document.slug, revision: entry.revision, stage, ref });
       const kept = await get(path, benchmarkReplySchema);
       if (kept.benchmark !== null) return kept.benchmark;
       const computed = await computeBenchmark(entry.document, on, stage, onProgress);

@@ -14,11 +14,11 @@ export function useFittedPlayer(
   game: Game,
   assumed: ExecutionError,
 ): { readonly fitted: FittedExecution | undefined; readonly pending: boolean } {
-  const { played, key, pending } = usePlayedShots(id, game);
+  const { read, key, pending } = usePlayedShots(id, game);
   const fit = useQuery({
     queryKey: ['fit', id, game, assumed, key],
     staleTime: Infinity,
-    queryFn: played === undefined ? skipToken : () => fitPlayer(played, assumed),
+    queryFn: read === undefined ? skipToken : () => fitPlayer(read(), assumed),
   });
   return {
     fitted: fit.data,

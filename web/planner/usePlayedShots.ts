@@ -25,8 +25,8 @@ export function usePlayedShots(
   id: string | null,
   game: Game,
 ): {
-  /** Undefined while it is not known. */
-  readonly played: readonly PlayedAt[] | undefined;
+  /** Reads it for the solver; undefined while it is not known. */
+  readonly read: (() => readonly PlayedAt[]) | undefined;
   /** Changes when the rounds or their attempts do. */
   readonly key: readonly (readonly [string, number])[];
   readonly pending: boolean;
@@ -41,16 +41,17 @@ export function usePlayedShots(
   });
   const known = [...texts, ...states].every(({ isPending }) => !isPending);
   return {
-    played:
+    read:
       id === null || !known || chosen.length === 0
         ? undefined
-        : chosen.flatMap((round, i): PlayedAt[] => {
-            const [text, state] = [texts[i]?.data, states[i]?.data];
-            if (text === undefined || state === undefined) return [];
-            const drill = atStage(text.document, round.stage);
-            if (!isPositionDrill(drill)) return [];
-            return [{ drill, on: asPlayed(state), shots: round.attempts }];
-          }),
+        : () =>
+            chosen.flatMap((round, i): PlayedAt[] => {
+              const [text, state] = [texts[i]?.data, states[i]?.data];
+              if (text === undefined || state === undefined) return [];
+              const drill = atStage(text.document, round.stage);
+              if (!isPositionDrill(drill)) return [];
+              return [{ drill, on: asPlayed(state), shots: round.attempts }];
+            }),
     key: chosen.map((round) => [round.id, round.attempts.length]),
     pending: rounds.isPending,
   };

@@ -1,4 +1,4 @@
-import { Button, Group, Text, Title } from '@mantine/core';
+import { Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { executionErrorOf } from '../../core/player/levels.ts';
 import type { Game } from '../../core/table/preset.ts';
@@ -7,6 +7,7 @@ import { ERROR_WORDS } from '../words/errorWords.ts';
 import { causesOf } from '../workers/solver.ts';
 import { capital } from '../words/vocabulary.ts';
 import { causeSharesWords, standsOut } from './causeWords.ts';
+import { WorkedOutCard } from './WorkedOutCard.tsx';
 
 interface CausesPartProps {
   readonly playerId: string;
@@ -15,31 +16,23 @@ interface CausesPartProps {
 
 /** What most of a player's strays come from, over the newest rounds together. */
 export function CausesPart({ playerId, game }: CausesPartProps) {
-  const { played, pending } = usePlayedShots(playerId, game);
+  const { read, key } = usePlayedShots(playerId, game);
   const working = useMutation({
-    mutationFn: () => causesOf(played ?? [], executionErrorOf('team', game)),
+    mutationFn: () => causesOf(read?.() ?? [], executionErrorOf('team', game)),
     networkMode: 'always',
   });
-  if (!pending && (played === undefined || played.length === 0)) return null;
+  if (key.length === 0) return null;
   const found = working.data;
   const first = found?.shares?.[0];
   return (
-    <section className="card" aria-labelledby="strays-title">
-      <Group justify="space-between" align="start" wrap="nowrap">
-        <Title order={2} size="h4" id="strays-title">
-          What strays come from
-        </Title>
-        <Button
-          size="xs"
-          variant="default"
-          className="no-print"
-          loading={working.isPending}
-          disabled={played === undefined}
-          onClick={() => working.mutate()}
-        >
-          Find out
-        </Button>
-      </Group>
+    <WorkedOutCard
+      title="What strays come from"
+      ask="Find out"
+      onAsk={() => working.mutate()}
+      working={working.isPending}
+      disabled={read === undefined}
+      error={working.error}
+    >
       {found === undefined && (
         <Text size="sm">
           One landing rarely tells whether the pace, the line or the tip was off. All landings of the newest
@@ -67,11 +60,6 @@ export function CausesPart({ playerId, game }: CausesPartProps) {
           </Text>
         </>
       )}
-      {working.isError && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          {working.error.message}
-        </Text>
-      )}
-    </section>
+    </WorkedOutCard>
   );
 }

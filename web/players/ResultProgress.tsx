@@ -15,6 +15,7 @@ interface ResultProgressProps {
 
 /** How a drill has gone that is counted otherwise than by points of a window, with the benchmark the server keeps. */
 export function ResultProgress({ kind, ...shared }: ResultProgressProps) {
-  const reply = useQuery(benchmarkReplyQuery(kind.drill, kind.revision, kind.stage, kind.table));
+  const { drill: slug, revision, stage, ladderStart, table: ref } = kind;
+  const reply = useQuery(benchmarkReplyQuery({ slug, revision, stage, ladderStart, ref }));
   return <TrendCard {...shared} benchmark={reply.isError ? null : reply.data?.benchmark} />;
 }

@@ -1,4 +1,4 @@
-import { Button, Group, Text, Title } from '@mantine/core';
+import { Text } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import type { SkillRating } from '../../core/records/rating.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
@@ -9,6 +9,7 @@ import { rulesOfThumbOf } from '../workers/solver.ts';
 import { capital } from '../words/vocabulary.ts';
 import { centimetres } from '../words/units.ts';
 import { thumbWords } from './thumbWords.ts';
+import { WorkedOutCard } from './WorkedOutCard.tsx';
 
 interface ThumbPartProps {
   readonly ratings: readonly SkillRating[];
@@ -27,21 +28,13 @@ export function ThumbPart({ ratings, preset }: ThumbPartProps) {
   if (rating === undefined) return null;
   const [middle = [], ...ends] = working.data ?? [];
   return (
-    <section className="card" aria-labelledby="thumb-title">
-      <Group justify="space-between" align="start" wrap="nowrap">
-        <Title order={2} size="h4" id="thumb-title">
-          Own rules of thumb
-        </Title>
-        <Button
-          size="xs"
-          variant="default"
-          className="no-print"
-          loading={working.isPending}
-          onClick={() => working.mutate(rating)}
-        >
-          Work them out
-        </Button>
-      </Group>
+    <WorkedOutCard
+      title="Own rules of thumb"
+      ask="Work them out"
+      onAsk={() => working.mutate(rating)}
+      working={working.isPending}
+      error={working.error}
+    >
       {middle.length === 0 ? (
         <Text size="sm">
           Practitioners disagree on side and on draw or follow. For a player with these errors it can be
@@ -74,11 +67,6 @@ export function ThumbPart({ ratings, preset }: ThumbPartProps) {
           {centimetres(WELL_PLACED)} of the planned place, 300 executions each.
         </Text>
       )}
-      {working.isError && (
-        <Text role="alert" c="var(--jr-coral-text)">
-          {working.error.message}
-        </Text>
-      )}
-    </section>
+    </WorkedOutCard>
   );
 }

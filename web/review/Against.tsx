@@ -72,8 +72,8 @@ export function Against({ open, course, scoring, drill }: AgainstProps) {
 
 /** Where the round stands among the levels, if virtual players have played this drill on this table. */
 function AmongLevels({ round, result }: { readonly round: Round; readonly result: Round['result'] }) {
-  const { drill, revision, stage, table } = round;
-  const reply = useQuery(benchmarkReplyQuery(drill, revision, stage, table));
+  const { drill: slug, revision, stage, ladderStart, table: ref } = round;
+  const reply = useQuery(benchmarkReplyQuery({ slug, revision, stage, ladderStart, ref }));
   const benchmark = reply.data?.benchmark;
   if (benchmark === null || benchmark === undefined) return null;
   return (

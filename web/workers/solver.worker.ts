@@ -57,7 +57,12 @@ const solver: Solver = {
   tolerance: (drill, { card, conditions }, onProgress) =>
     rebuildTolerance(drill, tableOfCard(card, conditions), onProgress),
   tryRound(drill, { card, conditions }, stageNumber, level, seed) {
-    const rounds = virtualRounds(drill, stageNumber, tableOfCard(card, conditions), level);
+    const rounds = virtualRounds(
+      drill,
+      { stage: stageNumber, ladderStart: 0 },
+      tableOfCard(card, conditions),
+      level,
+    );
     const until = performance.now() + MORE_ROUNDS_MS;
     const played: VirtualRound[] = [];
     for (const round of roundsFrom(rounds, seed)) {

@@ -1,8 +1,9 @@
 import type { BallOnTable, Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
+import type { Game } from '../../table/preset.ts';
 import type { Table } from '../../table/table.ts';
 import { directionsWhere, middleOf } from '../directions.ts';
-import { hitOf, type Hit } from './hit.ts';
+import { hitOf, isLegalHit, type Hit } from './hit.ts';
 
 /** Paces, m/s, and sides, shares of the radius, that are tried; directions are looked at in these steps, radians. */
 const SPEEDS = [1.2, 1.9, 2.8, 4];
@@ -16,9 +17,9 @@ export interface KickTask {
   readonly cushions: readonly string[];
 }
 
-/** Whether a hit is what a kick asks for: its ball first, legally, and by its cushions where it names some. */
-export function isKickAsked({ target, cushions }: KickTask, hit: Hit): boolean {
-  if (hit.first !== target || !hit.legal) return false;
+/** Whether a hit is what a kick asks for: its ball first, legally at that game, and by its cushions where it names some. */
+export function isKickAsked({ target, cushions }: KickTask, hit: Hit, game: Game): boolean {
+  if (hit.first !== target || !isLegalHit(hit, game)) return false;
   return cushions.length === 0 || hit.before.join(' ') === cushions.join(' ');
 }
 
@@ -40,7 +41,7 @@ export function forgivingKick(
     strike: { ball: cue, speed, direction, tip: { side, height: 0 }, elevation: 0 },
   });
   const hits = (wanted: KickTask) => (shot: Shot) =>
-    isKickAsked(wanted, hitOf(simulate(shot, { paths: true }), cue));
+    isKickAsked(wanted, hitOf(simulate(shot, { paths: true }), cue), table.preset.game);
   for (const [sides, wanted] of [
     [SIDES.slice(0, 1), task],
     [SIDES.slice(1), task],

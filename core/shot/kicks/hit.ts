@@ -1,6 +1,7 @@
 import { bearing, type Point } from '../../math/point.ts';
 import { positionAt } from '../../motion/path.ts';
 import type { ShotResult } from '../../motion/shot.ts';
+import type { Game } from '../../table/preset.ts';
 
 /** What became of a hit on a ball, by way of cushions or not. */
 export interface Hit {
@@ -11,7 +12,7 @@ export interface Hit {
   /** Share of the ball's width that the cue ball covers as they meet, 0…1. */
   readonly covered: number;
   /** After it a ball fell or reached a cushion. */
-  readonly legal: boolean;
+  readonly reached: boolean;
 }
 
 /** Just before two balls meet, seconds: how the cue ball comes is read over this time. */
@@ -29,10 +30,15 @@ export function hitOf(result: ShotResult, cue: string): Hit {
     if (event.kind !== 'ball-ball' || !event.ids.includes(cue)) continue;
     const first = event.ids.find((id) => id !== cue);
     const later = result.events.slice(i + 1);
-    const legal = later.some(({ kind }) => kind === 'pocket' || kind === 'ball-cushion');
-    return { before, first, covered: coveredAt(result, cue, first ?? '', event.t), legal };
+    const reached = later.some(({ kind }) => kind === 'pocket' || kind === 'ball-cushion');
+    return { before, first, covered: coveredAt(result, cue, first ?? '', event.t), reached };
   }
-  return { before, first: undefined, covered: 0, legal: false };
+  return { before, first: undefined, covered: 0, reached: false };
+}
+
+/** Whether a hit on the right ball is legal by the game's rules: at pool a ball has to fall or reach a cushion after it. */
+export function isLegalHit({ reached }: Pick<Hit, 'reached'>, game: Game): boolean {
+  return reached || game === 'snooker';
 }
 
 /** The share of a ball that the cue ball covers along its way as they meet. */

@@ -20,7 +20,10 @@ export const impact: Impact = { speed: 1, side: 0, height: 0, elevation: 0, dire
 /** The pot that is looked at, as seen along the line of centres: kept here, so that no place makes functions of its own. */
 export const pot = { low: 0, high: 0, speed: 1, least: 0, bend: UNBENT };
 
-/** Sets the pot that is looked at from now on. @param toObject direction of the line of centres, radians */
+/**
+ * Sets the pot that is looked at from now on.
+ * @param acceptance directions in radians, least speed in m/s @param toObject direction of the line of centres, radians
+ */
 export function setPot(acceptance: Acceptance, toObject: number): void {
   const { low, high, middle, speed, bend } = acceptance;
   const wanted = wrapAngle(middle - toObject);

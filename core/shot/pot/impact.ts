@@ -3,8 +3,10 @@ import { bearing, distance, type Point } from '../../math/point.ts';
 import { collideBalls, contactDistance } from '../../motion/ballBall.ts';
 import { advance, endPhase, enterPhase, settleOnBed } from '../../motion/cloth.ts';
 import { createCushionSolver, type CushionSolver } from '../../motion/cushionRebound.ts';
-import { createState, Phase, placeAtRest } from '../../motion/state.ts';
+import { createState, giveMotion, Phase, placeAtRest } from '../../motion/state.ts';
+import { strikeBall } from '../../motion/strike.ts';
 import type { Cushion } from '../../table/cushions.ts';
+import type { MotionParameters } from '../../table/parameters.ts';
 import type { Table } from '../../table/table.ts';
 
 /** A stroke at an object ball, and how it sends it off; filled in place, as windows ask for hundreds of thousands. */
@@ -33,8 +35,9 @@ const EXACT = 1e-9;
 const pair = createState(2);
 let preparedFor: Table | undefined;
 let solver: CushionSolver | undefined;
-const from = { x: 0, y: 0 };
-const target = { x: 1, y: 0 };
+let cueBall = { id: '', x: 0, y: 0, radius: 1, mass: 1 };
+let objectBall = { ...cueBall, x: 1 };
+const struck = { ball: '', speed: 1, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
 let toObject = 0;
 /** Cushions that the cue ball can meet as it gets to the object ball: that ball lies beside them. */
 let beside: readonly Cushion[] = [];
@@ -53,20 +56,19 @@ export function isByCushion(): boolean {
 /** Where strokes are played from now on: the table, and the two balls' places, metres. */
 export function prepareImpact(table: Table, cue: Point, object: Point): void {
   const { ballRadius, ballMass, cueBallRadius, cueBallMass } = table.preset;
-  from.x = cue.x;
-  from.y = cue.y;
   if (preparedFor !== table) {
-    const p = table.parameters;
-    placeAtRest(pair, 0, { id: '', x: 0, y: 0, radius: cueBallRadius, mass: cueBallMass }, p);
-    placeAtRest(pair, 1, { id: '', x: 0, y: 0, radius: ballRadius, mass: ballMass }, p);
-    solver = createCushionSolver(p);
+    cueBall = { ...cueBall, radius: cueBallRadius, mass: cueBallMass };
+    objectBall = { ...objectBall, radius: ballRadius, mass: ballMass };
+    solver = createCushionSolver(table.parameters);
   }
-  if (preparedFor !== table || target.x !== object.x || target.y !== object.y) {
+  if (preparedFor !== table || objectBall.x !== object.x || objectBall.y !== object.y) {
     const near = contactDistance(cueBallRadius, ballRadius) + cueBallRadius;
     beside = table.cushions.filter((cushion) => fromNose(cushion, object.x, object.y) < near);
-    target.x = object.x;
-    target.y = object.y;
   }
+  cueBall.x = cue.x;
+  cueBall.y = cue.y;
+  objectBall.x = object.x;
+  objectBall.y = object.y;
   preparedFor = table;
   toObject = bearing(cue, object);
 }
@@ -76,37 +78,18 @@ function fromNose({ noseFrom, inward }: Cushion, x: number, y: number): number {
   return (x - noseFrom.x) * inward.x + (y - noseFrom.y) * inward.y;
 }
 
-/** The cue ball as it leaves, without squirt: whoever aims takes that out. */
-function strike({ speed, side, height, elevation }: Impact, off: number): void {
-  const direction = toObject + off;
-  const [cosD, sinD] = [Math.cos(direction), Math.sin(direction)];
-  const [cosE, sinE] = [Math.cos(elevation), Math.sin(elevation)];
-  const rate = (2.5 * speed) / pair.radius[0]!;
-  pair.t0[0] = 0;
-  pair.x[0] = from.x;
-  pair.y[0] = from.y;
-  pair.z[0] = pair.radius[0]!;
-  pair.phase[0] = Phase.Rest;
-  pair.vx[0] = speed * cosE * cosD;
-  pair.vy[0] = speed * cosE * sinD;
-  pair.vz[0] = -speed * sinE;
-  pair.wx[0] = rate * (side * sinE * cosD - height * sinD);
-  pair.wy[0] = rate * (side * sinE * sinD + height * cosD);
-  pair.wz[0] = rate * side * cosE;
-}
-
-/** Puts the object ball where it lies, at rest. */
-function putObject(): void {
-  pair.x[1] = target.x;
-  pair.y[1] = target.y;
-  pair.z[1] = pair.radius[1]!;
-  pair.vx[1] = 0;
-  pair.vy[1] = 0;
-  pair.vz[1] = 0;
-  pair.wx[1] = 0;
-  pair.wy[1] = 0;
-  pair.wz[1] = 0;
-  pair.phase[1] = Phase.Rest;
+/** Puts both balls where they lie and strikes the cue ball, without squirt: whoever aims takes that out. */
+function strike({ speed, side, height, elevation }: Impact, off: number, p: MotionParameters): void {
+  placeAtRest(pair, 0, cueBall, p);
+  placeAtRest(pair, 1, objectBall, p);
+  struck.speed = speed;
+  struck.direction = toObject + off;
+  struck.tip.side = side;
+  struck.tip.height = height;
+  struck.elevation = elevation;
+  giveMotion(pair, 0, strikeBall(cueBall, struck, 0));
+  settleOnBed(pair, 0, p);
+  enterPhase(pair, 0, p);
 }
 
 /** When the cue ball meets the object ball in its present phase, seconds; Infinity when it does not. */
@@ -115,20 +98,21 @@ function meeting(gravity: number): number {
   const end = pair.phaseEnd[0]!;
   const sum = pair.radius[0]! + pair.radius[1]!;
   let t = start;
+  let under = 0;
   for (let step = 0; step < MOST_STEPS; step++) {
     const dt = t - start;
     const vx = pair.vx[0]! + pair.ax[0]! * dt;
     const vy = pair.vy[0]! + pair.ay[0]! * dt;
     const speed = Math.sqrt(vx * vx + vy * vy);
     if (speed < 1e-6) return Infinity;
-    const rx = target.x - (pair.x[0]! + (pair.vx[0]! + 0.5 * pair.ax[0]! * dt) * dt);
-    const ry = target.y - (pair.y[0]! + (pair.vy[0]! + 0.5 * pair.ay[0]! * dt) * dt);
+    const rx = objectBall.x - (pair.x[0]! + (pair.vx[0]! + 0.5 * pair.ax[0]! * dt) * dt);
+    const ry = objectBall.y - (pair.y[0]! + (pair.vy[0]! + 0.5 * pair.ay[0]! * dt) * dt);
     const fall = pair.phase[0] === Phase.Flying ? (pair.vz[0]! - 0.5 * gravity * dt) * dt : 0;
     const above = pair.z[0]! + fall - pair.radius[1]!;
     const along = (rx * vx + ry * vy) / speed;
     const aside = (rx * vy - ry * vx) / speed;
     leftPassing = aside > 0;
-    const under = sum * sum - above * above - aside * aside;
+    under = sum * sum - above * above - aside * aside;
     // Beside or above the ball for now: go on to where it is nearest, the way may bend.
     const short = along - Math.sqrt(Math.max(0, under));
     if (Math.abs(short) < EXACT) return under > 0 ? t : Infinity;
@@ -138,7 +122,8 @@ function meeting(gravity: number): number {
     if (t > end && step > 2) return Infinity;
     if (t < start) t = start;
   }
-  return t <= end ? t : Infinity;
+  // Still bending round the ball after so many steps: it meets it only if its way leads into it.
+  return under > 0 && t <= end ? t : Infinity;
 }
 
 /** When the cue ball comes to a cushion's nose in its present phase, seconds; Infinity when it does not by `until`. */
@@ -171,7 +156,7 @@ function reboundsBy(table: Table, until: number): boolean {
     const vx = pair.vx[0]! + pair.ax[0]! * dt;
     const vy = pair.vy[0]! + pair.ay[0]! * dt;
     // Once it has passed the object ball, what it does there is another shot.
-    if ((target.x - x) * vx + (target.y - y) * vy < 0) return false;
+    if ((objectBall.x - x) * vx + (objectBall.y - y) * vy < 0) return false;
     advance(pair, 0, t, table.parameters);
     solver?.rebound(pair, 0, -inward.x, -inward.y);
     enterPhase(pair, 0, table.parameters);
@@ -189,10 +174,7 @@ function reboundsBy(table: Table, until: number): boolean {
  */
 export function playImpact(table: Table, stroke: Impact, off: number, cushions = true): boolean {
   const p = table.parameters;
-  strike(stroke, off);
-  putObject();
-  settleOnBed(pair, 0, p);
-  enterPhase(pair, 0, p);
+  strike(stroke, off, p);
   for (let k = 0; k < MOST_PHASES; k++) {
     if (pair.phase[0]! <= Phase.Spinning) return false;
     const t = meeting(p.gravity);
@@ -203,7 +185,7 @@ export function playImpact(table: Table, stroke: Impact, off: number, cushions =
       return collide(table, stroke);
     }
     advance(pair, 0, end, p);
-    const along = (target.x - pair.x[0]!) * pair.vx[0]! + (target.y - pair.y[0]!) * pair.vy[0]!;
+    const along = (objectBall.x - pair.x[0]!) * pair.vx[0]! + (objectBall.y - pair.y[0]!) * pair.vy[0]!;
     if (along < 0) return false;
     endPhase(pair, 0, p);
   }

@@ -10,9 +10,9 @@ import { HALF_NORMAL, ROOT_3, STEP, WIDER } from './constants.ts';
 const FARTHEST = 1.5;
 /** Steps in which it is found how far an edge moves, and to which share of the line's error. */
 const MOST_STEPS = 4;
-const NEAR_ENOUGH = 0.15;
+const NEAR_ENOUGH = 0.3;
 /** How much an edge may move less to one side than to the other to count as moving evenly, as a share. */
-const EVEN = 0.08;
+const EVEN = 0.2;
 
 /** Where a bound is broken in the planned stroke, and how the margin grows from there towards the aim, a radian. */
 const edge = { off: 0, outwards: 1, slope: 1, bound: 'low' as Bound };

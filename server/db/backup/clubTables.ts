@@ -134,14 +134,24 @@ export const CLUB_TABLES: readonly BackupTable[] = [
       drill: 'text',
       revision: 'count',
       stage: 'count',
+      ladder_start: 'count',
       table_fingerprint: 'text',
       model_version: 'text',
       level_version: 'count',
       document: 'json',
     },
-    where: `(x.owner = ? OR (x.owner = 'library' AND (x.drill, x.revision, x.stage, x.table_fingerprint) IN
-      (SELECT drill, revision, stage, table_fingerprint FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
-    key: ['owner', 'drill', 'revision', 'stage', 'table_fingerprint', 'model_version', 'level_version'],
+    where: `(x.owner = ? OR (x.owner = 'library' AND (x.drill, x.revision, x.stage, x.ladder_start, x.table_fingerprint) IN
+      (SELECT drill, revision, stage, ladder_start, table_fingerprint FROM rounds WHERE club_id = ? AND drill_owner = 'library')))`,
+    key: [
+      'owner',
+      'drill',
+      'revision',
+      'stage',
+      'ladder_start',
+      'table_fingerprint',
+      'model_version',
+      'level_version',
+    ],
     documents: { document: storedCheck('benchmark'), drill: slug() },
     references: [
       {
@@ -150,5 +160,6 @@ export const CLUB_TABLES: readonly BackupTable[] = [
         to: ['owner', 'slug', 'revision'],
       },
     ],
+    added: { ladder_start: 0 },
   },
 ];

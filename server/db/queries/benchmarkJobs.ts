@@ -10,7 +10,15 @@ import type { Conditions } from '../../../core/table/cardChoices.ts';
 import type { PartResult } from '../../../core/virtual/benchmarkRounds.ts';
 import { parseJson } from '../json.ts';
 import type { Database } from '../pool.ts';
-import { KEY_IS, keyOf, keyParts, type BenchmarkKey, type KeyRow } from './benchmarks.ts';
+import {
+  KEY_COLUMNS,
+  KEY_IS,
+  KEY_PLACES,
+  keyOf,
+  keyParts,
+  type BenchmarkKey,
+  type KeyRow,
+} from './benchmarks.ts';
 
 /** A job that nobody has touched for so long is another server's to go on with, seconds. */
 const LEASE_S = 120;
@@ -66,9 +74,8 @@ export async function queueJob(
   job: { readonly setting: JobSetting; readonly parts: number; readonly clubId: string },
 ): Promise<void> {
   await db.execute(
-    `INSERT INTO benchmark_jobs
-       (id, owner, drill, revision, stage, table_fingerprint, model_version, level_version, setting, parts, queued_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, UTC_TIMESTAMP(3))
+    `INSERT INTO benchmark_jobs (id, ${KEY_COLUMNS}, setting, parts, queued_at)
+     VALUES (?, ${KEY_PLACES}, ?, ?, UTC_TIMESTAMP(3))
      ON DUPLICATE KEY UPDATE error = IF(state IN ('cancelled', 'failed', 'done'), NULL, error),
        queued_at = IF(state IN ('cancelled', 'failed', 'done'), UTC_TIMESTAMP(3), queued_at),
        done = IF(state = 'done', 0, done), parts = VALUES(parts),

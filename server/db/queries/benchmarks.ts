@@ -11,6 +11,8 @@ export interface BenchmarkKey {
   readonly drill: string;
   readonly revision: number;
   readonly stage: number;
+  /** Rung at which a ladder begins, from 0; 0 in other drills. */
+  readonly ladderStart: number;
   readonly tableFingerprint: string;
   readonly modelVersion: string;
   readonly levelVersion: number;
@@ -20,9 +22,14 @@ interface BenchmarkRow extends RowDataPacket {
   document: unknown;
 }
 
+/** The columns of a key, in the order of its parts, and a place for each. */
+export const KEY_COLUMNS =
+  'owner, drill, revision, stage, ladder_start, table_fingerprint, model_version, level_version';
+export const KEY_PLACES = '?, ?, ?, ?, ?, ?, ?, ?';
+
 /** Finds the row of one key, by its parts. */
-export const KEY_IS = `owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
-  AND model_version = ? AND level_version = ?`;
+export const KEY_IS = `owner = ? AND drill = ? AND revision = ? AND stage = ? AND ladder_start = ?
+  AND table_fingerprint = ? AND model_version = ? AND level_version = ?`;
 
 export function keyParts(key: BenchmarkKey): (string | number)[] {
   return [
@@ -30,6 +37,7 @@ export function keyParts(key: BenchmarkKey): (string | number)[] {
     key.drill,
     key.revision,
     key.stage,
+    key.ladderStart,
     key.tableFingerprint,
     key.modelVersion,
     key.levelVersion,
@@ -42,6 +50,7 @@ export interface KeyRow {
   drill: string;
   revision: number;
   stage: number;
+  ladder_start: number;
   table_fingerprint: string;
   model_version: string;
   level_version: number;
@@ -53,6 +62,7 @@ export function keyOf(row: KeyRow): BenchmarkKey {
     drill: row.drill,
     revision: row.revision,
     stage: row.stage,
+    ladderStart: row.ladder_start,
     tableFingerprint: row.table_fingerprint,
     modelVersion: row.model_version,
     levelVersion: row.level_version,
@@ -85,10 +95,8 @@ export async function findBenchmarks(
   for (let from = 0; from < keys.length; from += KEYS_AT_A_TIME) {
     const some = keys.slice(from, from + KEYS_AT_A_TIME);
     const [rows] = await db.execute<FoundRow[]>(
-      `SELECT owner, drill, revision, stage, table_fingerprint, model_version, level_version, document
-       FROM benchmarks
-       WHERE (owner, drill, revision, stage, table_fingerprint, model_version, level_version)
-         IN (${some.map(() => '(?, ?, ?, ?, ?, ?, ?)').join(', ')})`,
+      `SELECT ${KEY_COLUMNS}, document FROM benchmarks
+       WHERE (${KEY_COLUMNS}) IN (${some.map(() => `(${KEY_PLACES})`).join(', ')})`,
       some.flatMap(keyParts),
     );
     for (const row of rows) {
@@ -102,9 +110,8 @@ export async function findBenchmarks(
 /** Keeps a benchmark, in the place of one that could not be read. */
 export async function storeBenchmark(db: Database, key: BenchmarkKey, benchmark: Benchmark): Promise<void> {
   await db.execute(
-    `INSERT INTO benchmarks
-       (owner, drill, revision, stage, table_fingerprint, model_version, level_version, document)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)`,
+    `INSERT INTO benchmarks (${KEY_COLUMNS}, document)
+     VALUES (${KEY_PLACES}, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)`,
     [...keyParts(key), toStored('benchmark', benchmark)],
   );
 }

@@ -102,17 +102,17 @@ interface KindRow extends RowDataPacket {
   result: unknown;
 }
 
-/** The kept results of a club's ended rounds of one kind: the same text, stage and table as balls feel it. */
+/** The kept results of a club's ended rounds of one kind: the same text, stage, rung and table as balls feel it. */
 export async function listResultsOfKind(
   db: Database,
   clubId: string,
-  key: Pick<BenchmarkKey, 'owner' | 'drill' | 'revision' | 'stage' | 'tableFingerprint'>,
+  key: Pick<BenchmarkKey, 'owner' | 'drill' | 'revision' | 'stage' | 'ladderStart' | 'tableFingerprint'>,
 ): Promise<readonly { readonly playerId: string; readonly result: Round['result'] }[]> {
   const [rows] = await db.execute<KindRow[]>(
     `SELECT id, player_id, result FROM rounds
-     WHERE club_id = ? AND drill_owner = ? AND drill = ? AND revision = ? AND stage = ? AND table_fingerprint = ?
-       AND removed_at IS NULL AND ended_at IS NOT NULL AND result IS NOT NULL`,
-    [clubId, key.owner, key.drill, key.revision, key.stage, key.tableFingerprint],
+     WHERE club_id = ? AND drill_owner = ? AND drill = ? AND revision = ? AND stage = ? AND ladder_start = ?
+       AND table_fingerprint = ? AND removed_at IS NULL AND ended_at IS NOT NULL AND result IS NOT NULL`,
+    [clubId, key.owner, key.drill, key.revision, key.stage, key.ladderStart, key.tableFingerprint],
   );
   return readableRows('rounds', rows, (row) => ({
     playerId: row.player_id,

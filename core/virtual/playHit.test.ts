@@ -1,0 +1,31 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
+import { atStage } from '../drill/stage.ts';
+import { simulate } from '../motion/simulate.ts';
+import { executionErrorOf } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import { drillSchema } from '../records/drill.ts';
+import { hitOf } from '../shot/kicks/hit.ts';
+import { buildTable } from '../table/table.ts';
+import { planHit } from './playHit.ts';
+
+describe('a virtual player’s safety', () => {
+  it('goes by a cushion first where the drill asks for it', () => {
+    const read = drillSchema.validateSync(
+      JSON.parse(readFileSync('library/cushion-first.drill.json', 'utf8')),
+    );
+    expect(read.conditions).toContain('cushion first');
+    const drill = atStage(read, 1);
+    const { task } = drill;
+    if (task.kind !== 'safety') throw new Error('cushion-first is a safety drill');
+    const table = buildTable(drill.table);
+    const player = { table, error: executionErrorOf('team', table.preset.game), random: createRandom(1) };
+    const balls = ballsOfSetUp(setUp(drill, table.preset, 1));
+    const cue = balls.find(({ id }) => id === 'cue')!;
+    const plan = planHit(player, drill, task, balls, cue)!;
+    const hit = hitOf(simulate(plan, { paths: true }), 'cue');
+    expect(hit.first).toBe(task.target);
+    expect(hit.before.length).toBeGreaterThan(0);
+  });
+});
