@@ -1,6 +1,7 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
+import { orders } from './order.ts';
 import { drag } from './drag.ts';
 import { millions, playerPage } from './playerPage.ts';
 import { print, type Figure } from './report.ts';
@@ -17,6 +18,7 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'window.any-pocket': windowAmongBalls,
   'backward.map': backward,
   'window.snooker': window12ft,
+  ...orders,
   'plan.drill': planDrill,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,

@@ -1,9 +1,10 @@
 import type { Asked, Figure } from './figure.ts';
 import { backward } from './backward.ts';
-import { causeMixtures } from './causeMixtures.ts';
 import { causes } from './causes.ts';
+import { orders } from './orders.ts';
 import { ratings } from './ratings.ts';
 import { routes } from './routes.ts';
+import { shares } from './shares.ts';
 import { trends } from './trends.ts';
 import { windows } from './windows.ts';
 
@@ -16,10 +17,11 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   ratings,
   trends,
   causes,
-  shares: causeMixtures,
+  shares,
   routes,
   windows,
   backward,
+  orders,
 };
 
 const words = process.argv.slice(2);

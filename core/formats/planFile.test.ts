@@ -1,0 +1,97 @@
+import { readFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { describe, expect, it } from 'vitest';
+import { answerPlanFile } from './planFile.ts';
+
+const QUESTION = {
+  format: 'jolly-rail/plan',
+  version: 1,
+  table: 'pool-9ft',
+  balls: [
+    { id: '1', x: 1.5, y: 0.7 },
+    { id: '2', x: 2.1, y: 0.9 },
+    { id: '3', x: 1.9, y: 0.35 },
+  ],
+  cueBall: { x: 1, y: 0.5 },
+  order: { kind: 'rotation' },
+  player: 'match',
+  seconds: 1,
+  seed: 3,
+  play: 8,
+};
+
+describe('a question for the order of a clearance', () => {
+  it('is answered with the steps in order, each with its stroke, and a chance from play-outs', () => {
+    const answer = answerPlanFile(QUESTION);
+    if (!('found' in answer) || !answer.found) throw new Error('no plan');
+    expect(answer.order).toEqual(['1', '2', '3']);
+    expect(answer.steps.map(({ ball }) => ball)).toEqual(answer.order);
+    expect(answer.chance.plays).toBe(8);
+    expect(answer.chance.low).toBeLessThanOrEqual(answer.chance.share);
+    expect(answer.chance.share).toBeLessThanOrEqual(answer.chance.high);
+    expect(answer.ends['cleared']).toBe(8 * answer.chance.share);
+    for (const { strike, chance, landing } of answer.steps) {
+      expect(strike.speed).toBeGreaterThan(0);
+      expect(Math.abs(strike.direction)).toBeLessThanOrEqual(180);
+      expect(chance).toBeGreaterThan(0.5);
+      expect([landing.x > 0 && landing.x < 2.54, landing.y > 0 && landing.y < 1.27]).toEqual([true, true]);
+    }
+    expect(answerPlanFile(QUESTION)).toEqual(answer);
+  }, 60_000);
+
+  it('says what blocks where nothing can be played', () => {
+    // In the mouth of each corner and in front of both middle pockets lies another ball, close to the first.
+    const answer = answerPlanFile({
+      ...QUESTION,
+      order: { kind: 'listed', balls: ['1'] },
+      balls: [
+        { id: '1', x: 0.04, y: 0.635 },
+        { id: '2', x: 0.097, y: 0.62 },
+        { id: '3', x: 0.04, y: 0.693 },
+        { id: '4', x: 0.04, y: 0.577 },
+        { id: '5', x: 0.096, y: 0.68 },
+        { id: '6', x: 0.092, y: 0.56 },
+      ],
+    });
+    if (!('found' in answer) || answer.found) throw new Error('there is a plan');
+    expect(answer.why).toMatch(/no ball/);
+    const own = answer.blocked.find(({ ball }) => ball === '1');
+    expect(own?.by.length).toBeGreaterThan(0);
+  }, 60_000);
+
+  it.each([
+    ['order', { order: { kind: 'rotatoin' } }],
+    ['balls', { balls: [] }],
+    ['balls', { balls: [QUESTION.balls[0], QUESTION.balls[0]] }],
+    ['cueBall', { cueBall: 'anywhere' }],
+    ['player', { player: 'champion' }],
+    ['seed', { seed: 0.5 }],
+    ['play', { play: 0 }],
+    ['speed', { speed: 3 }],
+    ['conditions', { conditions: ['blindfold'] }],
+  ])('that is not valid gets an error that names %s', (field, change) => {
+    const answer = answerPlanFile({ ...QUESTION, ...change });
+    expect(answer).toHaveProperty('error');
+    expect(JSON.stringify(answer)).toContain(field);
+  });
+
+  it('is what the published schema says', () => {
+    const schema: unknown = JSON.parse(readFileSync('docs/schema/plan.schema.json', 'utf8'));
+    if (typeof schema !== 'object' || schema === null) throw new Error('no schema');
+    const isValid = new Ajv2020({ allErrors: true }).compile(schema);
+    expect(isValid(QUESTION)).toBe(true);
+    expect(isValid({ ...QUESTION, cueBall: 'in hand', conditions: ['no cushion'] })).toBe(true);
+    for (const change of [
+      { order: { kind: 'x' } },
+      { balls: [] },
+      { cueBall: 'x' },
+      { player: 'x' },
+      { seed: 0.5 },
+      { play: 0 },
+      { x: 1 },
+    ]) {
+      expect([change, isValid({ ...QUESTION, ...change })]).toEqual([change, false]);
+      expect(answerPlanFile({ ...QUESTION, ...change })).toHaveProperty('error');
+    }
+  });
+});

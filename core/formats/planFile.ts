@@ -1,0 +1,210 @@
+import { array, lazy, number, object, string, ValidationError, type InferType } from 'yup';
+import { toDegrees } from '../math/angle.ts';
+import type { BallOnTable } from '../motion/shot.ts';
+import { CUE_BALL } from '../drill/layout.ts';
+import { orderGameOf } from '../drill/orderGame.ts';
+import { blockedBalls, planOrder, type PlanStep } from '../planning/order/orderPlan.ts';
+import { MOST_NODES, orderNodes } from '../planning/order/nodes.ts';
+import { COARSE, FINE } from '../planning/order/shotTable.ts';
+import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
+import { CONDITIONS } from '../records/drillText/conditions.ts';
+import { orderSchema } from '../records/drillText/order.ts';
+import { choice, finite, text } from '../records/fields.ts';
+import { tableCardSchema } from '../records/tableCard.ts';
+import { standardCard, tableOfCard } from '../table/card.ts';
+import { PRESET_IDS } from '../table/preset.ts';
+import type { Table } from '../table/table.ts';
+import { brokenConditions } from '../virtual/choosePot.ts';
+
+/** The open file of a question for the order of a clearance: metres, seconds; angles in degrees. */
+export const PLAN_FORMAT = 'jolly-rail/plan';
+export const PLAN_VERSION = 1;
+
+const UNKNOWN = '${path} has the unknown field ${properties}';
+/** From so many seconds on a plan is made finely. */
+const FINE_FROM_S = 2;
+/** Where nothing is said. */
+const SECONDS = 5;
+const PLAYS = 60;
+
+const maybe = () => number().strict().typeError('${path} must be a number').optional();
+const whole = (low: number, high: number) =>
+  maybe()
+    .integer('${path} must be a whole number')
+    .min(low, `\${path} must be at least ${low}`)
+    .max(high, `\${path} must be at most ${high}`);
+
+const placeSchema = object({ x: finite(), y: finite() }).exact(UNKNOWN).required('${path} is missing');
+
+const cueSchema = lazy((value: unknown) =>
+  typeof value === 'string'
+    ? string().strict().oneOf(['in hand'], '${path} must be a place or "in hand"').required()
+    : placeSchema,
+);
+
+const tableSchema = lazy((value: unknown) =>
+  typeof value === 'object' && value !== null ? tableCardSchema.required() : choice(PRESET_IDS),
+);
+
+const errorSchema = object({
+  directionDeg: finite().min(0, '${path} must be at least 0'),
+  speed: finite().min(0, '${path} must be at least 0'),
+  tip: finite().min(0, '${path} must be at least 0'),
+  elevationDeg: finite().min(0, '${path} must be at least 0'),
+}).exact(UNKNOWN);
+
+const playerSchema = lazy((value: unknown) =>
+  typeof value === 'object' && value !== null ? errorSchema.required() : choice(LEVEL_NAMES),
+);
+
+const ballSchema = object({ id: text(12), x: finite(), y: finite() })
+  .exact(UNKNOWN)
+  .required();
+
+/** A question as it stands in a file. */
+export const planFileSchema = object({
+  format: choice([PLAN_FORMAT]),
+  version: finite().oneOf([PLAN_VERSION], `version must be ${PLAN_VERSION}`),
+  table: tableSchema,
+  balls: array(ballSchema)
+    .strict()
+    .typeError('balls must be a list')
+    .required('balls is missing')
+    .min(1, 'balls must hold at least one ball')
+    .max(22, 'balls must hold at most 22 balls'),
+  cueBall: cueSchema,
+  order: orderSchema,
+  conditions: array(choice(CONDITIONS)).strict().typeError('conditions must be a list').optional(),
+  player: playerSchema,
+  seconds: maybe().moreThan(0, 'seconds must be above zero'),
+  seed: whole(0, 2 ** 31),
+  play: whole(1, 10_000),
+}).exact(UNKNOWN);
+
+type PlanFile = InferType<typeof planFileSchema>;
+
+/** A step as it stands in an answer. */
+interface WrittenStep {
+  readonly ball: string;
+  readonly pocket: string;
+  readonly strike: {
+    readonly speed: number;
+    readonly direction: number;
+    readonly tip: { readonly side: number; readonly height: number };
+    readonly elevation: number;
+  };
+  readonly chance: number;
+  readonly value: number;
+  readonly landing: { readonly x: number; readonly y: number };
+  readonly alternative: PlanStep['alternative'] | null;
+}
+
+/** What is answered to a question. */
+export type PlanAnswer =
+  | {
+      readonly found: true;
+      readonly cueBall: { readonly x: number; readonly y: number };
+      readonly order: readonly string[];
+      readonly complete: boolean;
+      readonly steps: readonly WrittenStep[];
+      readonly chance: {
+        readonly share: number;
+        readonly low: number;
+        readonly high: number;
+        readonly plays: number;
+      };
+      readonly ends: Readonly<Record<string, number>>;
+      readonly states: number;
+    }
+  | {
+      readonly found: false;
+      readonly why: string;
+      readonly blocked: readonly { readonly ball: string; readonly by: readonly string[] }[];
+    }
+  | { readonly error: string };
+
+function tableOf({ table }: PlanFile): Table {
+  return tableOfCard(typeof table === 'string' ? standardCard(table) : table, null);
+}
+
+function written({ ball, pocket, shot, chance, value, landing, alternative }: PlanStep): WrittenStep {
+  const { speed, direction, tip, elevation } = shot.strike;
+  return {
+    ball,
+    pocket,
+    strike: { speed, direction: toDegrees(direction), tip, elevation: toDegrees(elevation) },
+    chance,
+    value,
+    landing,
+    alternative: alternative ?? null,
+  };
+}
+
+/**
+ * Answers a question for the order of a clearance.
+ * @param value parsed JSON
+ * @returns the plan; why there is none; or an error that names the field
+ */
+export function answerPlanFile(value: unknown): PlanAnswer {
+  try {
+    return answer(planFileSchema.validateSync(value));
+  } catch (error) {
+    if (error instanceof ValidationError) return { error: error.message };
+    throw error;
+  }
+}
+
+function answer(file: PlanFile): PlanAnswer {
+  const table = tableOf(file);
+  const { preset } = table;
+  const balls = file.balls.map(({ id, x, y }): BallOnTable => ({
+    id,
+    x,
+    y,
+    radius: preset.ballRadius,
+    mass: preset.ballMass,
+  }));
+  const ids = balls.map(({ id }) => id);
+  if (new Set([...ids, CUE_BALL]).size <= ids.length)
+    return { error: 'balls must each have a name of its own' };
+  const { cueBall, player, order, conditions = [], seconds = SECONDS, seed = 1, play = PLAYS } = file;
+  const cue =
+    typeof cueBall === 'string'
+      ? undefined
+      : { id: CUE_BALL, ...cueBall, radius: preset.cueBallRadius, mass: preset.cueBallMass };
+  const game = orderGameOf(order, { onTable: ids, last: undefined, suit: undefined });
+  if (orderNodes(game, ids) === undefined) {
+    return { found: false, why: `the order has more than ${String(MOST_NODES)} states`, blocked: [] };
+  }
+  const plan = planOrder({
+    table,
+    balls,
+    game,
+    error: typeof player === 'string' ? executionErrorOf(player, preset.game) : player,
+    detail: seconds < FINE_FROM_S ? COARSE : FINE,
+    cue,
+    seed,
+    plays: play,
+    allowed: (result, { ball, pocket }) =>
+      brokenConditions(conditions, result, { cue: CUE_BALL, object: ball, pocket, lastPocket: undefined })
+        .length === 0,
+  });
+  if (plan === undefined) {
+    return {
+      found: false,
+      why: 'no ball that may be played can be potted',
+      blocked: blockedBalls(table, balls),
+    };
+  }
+  const { steps, chance, ends, states, complete } = plan;
+  return {
+    found: true,
+    cueBall: plan.cue,
+    order: steps.map(({ ball }) => ball),
+    complete,
+    steps: steps.map(written),
+    chance,
+    ends,
+    states,
+  };
+}

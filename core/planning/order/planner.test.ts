@@ -1,0 +1,213 @@
+import { describe, expect, it } from 'vitest';
+import type { BallOnTable } from '../../motion/shot.ts';
+import { simulate } from '../../motion/simulate.ts';
+import { executed } from '../../player/execute.ts';
+import { executionErrorOf } from '../../player/levels.ts';
+import { createRandom } from '../../random/random.ts';
+import { acceptanceOf } from '../../shot/acceptance.ts';
+import { createAimer } from '../../shot/aim.ts';
+import { isOnTable } from '../../shot/outcome.ts';
+import { ball, cueBall, POOL } from '../../testing/balls.ts';
+import { thrownTable } from '../../testing/thrownTable.ts';
+import { bestPotChance } from '../bestPot.ts';
+import { chanceAt, placeOnGrid } from '../grid.ts';
+import { potLines } from '../potOptions.ts';
+import type { OrderGame } from './nodes.ts';
+import { planOrder } from './orderPlan.ts';
+import { OrderPlanner } from './planner.ts';
+import { playOut } from './playOut.ts';
+import { COARSE } from './shotTable.ts';
+
+const TEAM = executionErrorOf('team', 'pool');
+
+/** Balls of which some have to go, in any order or in theirs. */
+function gameOf(
+  wanted: readonly string[],
+  there: readonly string[],
+  inOrder = false,
+): OrderGame<readonly string[]> {
+  const left = (state: readonly string[]) => wanted.filter((id) => state.includes(id));
+  return {
+    start: there,
+    key: (state) => state.join(),
+    onTable: (state) => state,
+    legal: (state) => (inOrder ? left(state).slice(0, 1) : left(state)),
+    isCleared: (state) => left(state).length === 0,
+    after: (state, potted) => state.filter((id) => id !== potted),
+  };
+}
+
+function planOf(
+  balls: readonly BallOnTable[],
+  wanted = balls.map(({ id }) => id),
+  inOrder = false,
+  error = TEAM,
+) {
+  const game = gameOf(
+    wanted,
+    balls.map(({ id }) => id),
+    inOrder,
+  );
+  return { game, planner: OrderPlanner.of({ table: POOL, balls, game, error, detail: COARSE })! };
+}
+
+describe('a plan for two balls', () => {
+  /** The best of a dense grid of strokes: pots of the first ball, played, by the chance of the second from there. */
+  function exhaustive(cue: BallOnTable, [first, second]: readonly BallOnTable[]): number {
+    const strokes: { readonly worth: number; readonly play: (executions: number, seed: number) => number }[] =
+      [];
+    for (const [one, other] of [
+      [first!, second!],
+      [second!, first!],
+    ] as const) {
+      for (const line of potLines(POOL, [one, other], [one.id], acceptanceOf)) {
+        const aimer = createAimer(POOL, cue, one);
+        for (const speed of [0.7, 0.9, 1.2, 1.6, 2.1, 2.8]) {
+          for (const height of [-0.4, -0.2, 0, 0.2, 0.4]) {
+            const stroke = { ball: 'cue', speed, tip: { side: 0, height }, elevation: 0 };
+            const shot = aimer.shot([cue, one, other], stroke, line.acceptance.middle);
+            if (shot === undefined) continue;
+            const play = (executions: number, seed: number) => {
+              const random = createRandom(seed);
+              let sum = 0;
+              for (let k = 0; k < executions; k++) {
+                const { rest } = simulate(executed(shot, TEAM, random), { events: false });
+                const at = (id: string) => rest.find((each) => each.id === id)!;
+                if (at(one.id).pocket !== line.pocket || !isOnTable(at('cue')) || !isOnTable(at(other.id)))
+                  continue;
+                const left = { ...other, x: at(other.id).x, y: at(other.id).y };
+                sum += bestPotChance(
+                  POOL,
+                  { ...cue, x: at('cue').x, y: at('cue').y },
+                  [left],
+                  [left.id],
+                  TEAM,
+                );
+              }
+              return sum / executions;
+            };
+            strokes.push({ worth: play(6, 1), play });
+          }
+        }
+      }
+    }
+    strokes.sort((a, b) => b.worth - a.worth);
+    const close = strokes.slice(0, 12).map(({ play }) => ({ worth: play(60, 2), play }));
+    close.sort((a, b) => b.worth - a.worth);
+    // The winner's worth from executions that did not choose it.
+    return close[0]?.play(150, 3) ?? 0;
+  }
+
+  it('is worth what an exhaustive search over strokes finds, within its scatter', () => {
+    const differences = [1, 2, 3, 4].map((seed) => {
+      const { cue, balls } = thrownTable(2, seed);
+      const { game, planner } = planOf(balls);
+      return (planner.choose(game.start, cue, balls)?.value ?? 0) - exhaustive(cue, balls);
+    });
+    const mean = differences.reduce((sum, each) => sum + each, 0) / differences.length;
+    expect(Math.abs(mean)).toBeLessThan(0.05);
+    expect(Math.max(...differences.map(Math.abs))).toBeLessThan(0.12);
+  }, 60_000);
+});
+
+describe('what a place is worth', () => {
+  const { balls } = thrownTable(3, 11);
+
+  it('is never more for a ball that lies there besides', () => {
+    const plain = planOf(balls);
+    const extra = ball('x', 1.25, 0.62);
+    const hindered = planOf(
+      [...balls, extra],
+      balls.map(({ id }) => id),
+    );
+    const [free, crowded] = [plain, hindered].map(({ game, planner }) => planner.mapOf(game.start)!.chances);
+    expect(crowded!.every((value, i) => value <= free![i]! + 1e-6)).toBe(true);
+    expect(crowded!.some((value, i) => value < free![i]! - 0.05)).toBe(true);
+  });
+
+  it('is more to a better player, nearly everywhere and on the whole', () => {
+    const maps = (['regular', 'team', 'title'] as const).map((level) => {
+      const { game, planner } = planOf(balls, undefined, false, executionErrorOf(level, 'pool'));
+      return planner.mapOf(game.start)!.chances;
+    });
+    const mean = (values: Float32Array) => values.reduce((sum, value) => sum + value, 0) / values.length;
+    expect(mean(maps[0]!)).toBeLessThan(mean(maps[1]!));
+    expect(mean(maps[1]!)).toBeLessThan(mean(maps[2]!));
+    const worse = maps[2]!.filter((value, i) => value < maps[1]![i]! - 0.05).length;
+    expect(worse / maps[2]!.length).toBeLessThan(0.02);
+  });
+
+  it('is the same on the table in the mirror', () => {
+    const mirrored = balls.map((each) => ({ ...each, y: POOL.width - each.y }));
+    const [own, other] = [balls, mirrored].map((each) => {
+      const { game, planner } = planOf(each);
+      return planner.mapOf(game.start)!;
+    });
+    let off = 0;
+    for (let i = 0; i < own!.chances.length; i++) {
+      const { x, y } = placeOnGrid(own!, i);
+      off += Math.abs(own!.chances[i]! - chanceAt(other!, { x, y: POOL.width - y }));
+    }
+    expect(off / own!.chances.length).toBeLessThan(0.01);
+  });
+});
+
+describe('a plan for a table', () => {
+  it('takes the one ball in order that can be reached, and finds nothing where its order is blocked', () => {
+    // The second ball lies frozen behind a wall of two that have to wait.
+    const balls = [
+      ball('1', 1.6, 0.6),
+      ball('2', 0.0286, 0.635),
+      ball('3', 0.0858, 0.635),
+      ball('4', 0.062, 0.688),
+      ball('5', 0.062, 0.582),
+    ];
+    const wanted = ['1', '2'];
+    const { game, planner } = planOf(balls, wanted, true);
+    const cue = cueBall(1.2, 0.5);
+    expect(planner.choose(game.start, cue, balls)?.ball).toBe('1');
+    expect(planner.mapOf(game.start)!.chances.every((value) => value < 0.05)).toBe(true);
+    const fromThere = balls.filter(({ id }) => id !== '1');
+    expect(planner.choose(game.after(game.start, '1'), cue, fromThere)).toBeUndefined();
+  });
+
+  it('claims what fresh play-outs come to', () => {
+    let [claimed, cleared, plays] = [0, 0, 0];
+    for (const seed of [21, 22, 23, 24]) {
+      const { cue, balls } = thrownTable(5, seed);
+      const { game, planner } = planOf(balls);
+      const question = { table: POOL, balls, game, error: TEAM, detail: COARSE };
+      const random = createRandom(seed);
+      for (let k = 0; k < 8; k++) {
+        claimed += planner.choose(game.start, cue, balls)?.value ?? 0;
+        const { end } = playOut(question, planner, { state: game.start, cue, balls }, random.fork(k));
+        if (end === 'cleared') cleared++;
+        plays++;
+      }
+    }
+    // Four standard errors of the share, and five points.
+    expect(Math.abs(claimed - cleared) / plays).toBeLessThan(4 * (0.4 / Math.sqrt(plays)) + 0.05);
+    expect(cleared / plays).toBeGreaterThan(0.6);
+  }, 120_000);
+
+  it('has its steps in order, the same from the same seed, and a place for a cue ball in hand', () => {
+    const { balls } = thrownTable(4, 31);
+    const ids = balls.map(({ id }) => id);
+    const request = {
+      table: POOL,
+      balls,
+      game: gameOf(ids, ids, true),
+      error: TEAM,
+      detail: COARSE,
+      cue: undefined,
+      seed: 5,
+      plays: 10,
+    };
+    const plan = planOrder(request)!;
+    expect(plan.steps.map(({ ball: id }) => id)).toEqual(ids);
+    expect(plan.complete).toBe(true);
+    expect(Object.values(plan.ends).reduce((sum, n) => sum + n, 0)).toBe(10);
+    expect(plan.steps.every(({ chance, value }) => value <= chance + 1e-9)).toBe(true);
+    expect(planOrder(request)).toEqual(plan);
+  }, 60_000);
+});

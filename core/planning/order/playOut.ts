@@ -1,0 +1,83 @@
+import { distance } from '../../math/point.ts';
+import type { BallOnTable } from '../../motion/shot.ts';
+import { simulate } from '../../motion/simulate.ts';
+import { errorAsCued } from '../../player/asCued.ts';
+import { executed } from '../../player/execute.ts';
+import type { Random } from '../../random/random.ts';
+import { isOnTable } from '../../shot/outcome.ts';
+import { OrderPlanner, STAYED, type Allowed, type OrderQuestion } from './planner.ts';
+import { COARSE } from './shotTable.ts';
+
+/** Why a clearance ended. */
+export type ClearanceEnd = 'cleared' | 'missed' | 'in-off' | 'wrong ball' | 'condition broken' | 'nothing on';
+
+/** A clearance that was played by a plan. */
+export interface PlayedOrder {
+  readonly end: ClearanceEnd;
+  /** Balls in the order in which they fell by rule. */
+  readonly potted: readonly string[];
+}
+
+/** From where a plan is played on. */
+export interface OrderPlace<S> {
+  readonly state: S;
+  readonly cue: BallOnTable;
+  /** Object balls as they lie. */
+  readonly balls: readonly BallOnTable[];
+}
+
+/**
+ * Plays a plan to the end with the player's errors, choosing anew where the cue ball stops. Where balls were moved, the rest
+ * is planned anew, roughly. Balls that come back stand where they stood.
+ * @param planner of the question, for the table as it lies
+ */
+export function playOut<S>(
+  question: OrderQuestion<S>,
+  planner: OrderPlanner<S>,
+  start: OrderPlace<S>,
+  random: Random,
+  allowed: Allowed = () => true,
+): PlayedOrder {
+  const { error, game } = question;
+  const home = new Map(start.balls.map((ball) => [ball.id, ball]));
+  let { state, cue, balls } = start;
+  let plan: OrderPlanner<S> | undefined = planner;
+  const potted: string[] = [];
+  while (!game.isCleared(state)) {
+    const stroke = plan?.choose(state, cue, balls, allowed);
+    if (stroke === undefined) return { end: 'nothing on', potted };
+    const shot = executed(stroke.shot, errorAsCued(stroke.shot, error), random);
+    const result = simulate(shot);
+    const at = new Map(result.rest.map((ball) => [ball.id, ball]));
+    const struck = at.get(cue.id);
+    if (struck === undefined || !isOnTable(struck) || result.rest.some(({ offTable }) => offTable)) {
+      return { end: 'in-off', potted };
+    }
+    const fallen = result.rest.filter(({ pocket }) => pocket !== null).map(({ id }) => id);
+    if (!fallen.includes(stroke.ball)) return { end: 'missed', potted };
+    if (fallen.some((id) => !game.legal(state).includes(id))) return { end: 'wrong ball', potted };
+    if (!allowed(result, stroke)) return { end: 'condition broken', potted };
+    for (const id of fallen) {
+      if (!game.onTable(state).includes(id)) continue;
+      state = game.after(state, id);
+      potted.push(id);
+    }
+    cue = { ...cue, x: struck.x, y: struck.y };
+    const before = balls;
+    balls = game.onTable(state).flatMap((id) => {
+      const there = before.find((ball) => ball.id === id) ?? home.get(id);
+      const now = at.get(id);
+      if (there === undefined) return [];
+      // A ball that comes back stands where it stood at first.
+      return now !== undefined && isOnTable(now) ? { ...there, x: now.x, y: now.y } : (home.get(id) ?? there);
+    });
+    const isMoved = balls.some((ball) => {
+      const there = before.find(({ id }) => id === ball.id);
+      return there === undefined || distance(there, ball) > STAYED;
+    });
+    if (isMoved && !game.isCleared(state)) {
+      plan = OrderPlanner.of({ ...question, balls, game: { ...game, start: state }, detail: COARSE });
+    }
+  }
+  return { end: 'cleared', potted };
+}

@@ -1,0 +1,256 @@
+import { distance, type Point } from '../../math/point.ts';
+import { contactDistance } from '../../motion/ballBall.ts';
+import type { BallOnTable, PathPiece, Shot, Tip } from '../../motion/shot.ts';
+import { simulate } from '../../motion/simulate.ts';
+import { buttOf, cueingOf, hampered } from '../../player/cueing.ts';
+import { executedWith, type Draws } from '../../player/execute.ts';
+import type { ExecutionError } from '../../player/levels.ts';
+import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
+import { isOnTable } from '../../shot/outcome.ts';
+import type { Table } from '../../table/table.ts';
+import { toRadians } from '../../math/angle.ts';
+import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
+import { roughChance, type PotLine } from '../potOptions.ts';
+import { cueBallAt } from '../windowAmong.ts';
+
+/** How finely strokes are looked at. */
+export interface TableDetail {
+  /** Widest distance between two places of the cue ball, metres. */
+  readonly step: number;
+  /** Paces of the cue, m/s, and heights of the tip, ball radii. */
+  readonly speeds: readonly number[];
+  readonly heights: readonly number[];
+  /** Executions of each stroke. */
+  readonly draws: readonly Draws[];
+  /** Pots of a place that are followed up, the likeliest. */
+  readonly lines: number;
+}
+
+const NO_ERROR: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
+
+/** An answer within a moment. */
+export const COARSE: TableDetail = {
+  step: 0.16,
+  speeds: [0.9, 1.5, 2.4],
+  heights: [-0.35, 0.05, 0.4],
+  draws: [
+    { ...NO_ERROR, pace: 0.9, height: 0.5 },
+    { ...NO_ERROR, pace: -0.9, height: -0.5 },
+  ],
+  lines: 7,
+};
+
+/** The answer that is played by. */
+export const FINE: TableDetail = {
+  step: 0.1,
+  speeds: [0.75, 1.1, 1.6, 2.3, 3.3],
+  heights: [-0.35, 0.05, 0.4],
+  draws: [
+    { ...NO_ERROR, pace: 1, height: 0.6, line: 0.4 },
+    { ...NO_ERROR, pace: -1, height: -0.6, line: 0.4 },
+    { ...NO_ERROR, pace: 0.5, height: -1, side: 0.7, line: -0.4 },
+    { ...NO_ERROR, pace: -0.5, height: 1, side: -0.7, line: -0.4 },
+  ],
+  lines: 9,
+};
+
+/** Pots less likely than this from a place are not followed up. */
+const LEAST_CHANCE = 0.08;
+/** A way that passes a ball by less counts as hindered by it, metres. */
+const MARGIN = 0.004;
+
+/** Every stroke that is worth a look, by the places that it is played from; numbers in rows, for there are tens of thousands. */
+export interface ShotTable {
+  readonly grid: PositionWindow;
+  readonly lines: readonly PotLine[];
+  /** Index of the first stroke from each place, and the end after the last. */
+  readonly first: Int32Array;
+  readonly line: Int16Array;
+  /** Place of the potted ball in the list of balls. */
+  readonly ball: Int8Array;
+  readonly chance: Float32Array;
+  /** Bit by bit the balls that are in the way. */
+  readonly hindered: Int32Array;
+  /** Executions of each stroke. */
+  readonly executions: number;
+  /** Where they leave the cue ball: cell of the grid and share of it; −1 for one that loses it. */
+  readonly cell: Int32Array;
+  readonly along: Float32Array;
+  readonly across: Float32Array;
+}
+
+/** The bits of the balls that a way passes too near. */
+function hinderedBits(
+  pieces: readonly PathPiece[],
+  end: number,
+  radius: number,
+  balls: readonly BallOnTable[],
+  but: number,
+): number {
+  let bits = 0;
+  for (const [k, piece] of pieces.entries()) {
+    const until = Math.min(end, pieces[k + 1]?.t ?? end) - piece.t;
+    if (!(until > 0)) continue;
+    const speed = Math.hypot(piece.vx, piece.vy);
+    const cuts = Math.max(1, Math.min(60, Math.ceil((speed * until) / 0.02)));
+    for (let c = 0; c <= cuts; c++) {
+      const t = (until * c) / cuts;
+      const x = piece.x + (piece.vx + 0.5 * piece.ax * t) * t;
+      const y = piece.y + (piece.vy + 0.5 * piece.ay * t) * t;
+      for (let b = 0; b < balls.length; b++) {
+        if (b === but || (bits & (1 << b)) !== 0) continue;
+        const ball = balls[b]!;
+        const reach = radius + ball.radius + MARGIN;
+        if ((ball.x - x) * (ball.x - x) + (ball.y - y) * (ball.y - y) < reach * reach) bits |= 1 << b;
+      }
+    }
+  }
+  return bits;
+}
+
+/** Fills the rows of a table. */
+class Rows {
+  readonly line: number[] = [];
+  readonly ball: number[] = [];
+  readonly chance: number[] = [];
+  readonly hindered: number[] = [];
+  readonly cell: number[] = [];
+  readonly along: number[] = [];
+  readonly across: number[] = [];
+
+  land(grid: PositionWindow, at: Point | undefined): void {
+    const { columns, rows, x0, y0, dx, dy } = grid;
+    if (at === undefined) {
+      this.cell.push(-1);
+      this.along.push(0);
+      this.across.push(0);
+      return;
+    }
+    const u = Math.min(columns - 1, Math.max(0, (at.x - x0) / dx));
+    const v = Math.min(rows - 1, Math.max(0, (at.y - y0) / dy));
+    const i = Math.min(columns - 2, Math.floor(u));
+    const j = Math.min(rows - 2, Math.floor(v));
+    this.cell.push(j * columns + i);
+    this.along.push(u - i);
+    this.across.push(v - j);
+  }
+}
+
+/** A stroke without side: its line is that on which the cue ball leaves. */
+interface PlainStroke {
+  readonly speed: number;
+  readonly tip: Tip;
+  readonly elevation: number;
+}
+
+/** What a stroke does, played at the ball alone. */
+interface TriedStroke {
+  readonly arrives: number;
+  readonly hindered: number;
+  /** Where its executions leave the cue ball; undefined where it is lost. */
+  readonly landings: readonly (Point | undefined)[];
+}
+
+interface StrokeQuestion {
+  readonly table: Table;
+  readonly balls: readonly BallOnTable[];
+  readonly cue: BallOnTable;
+  readonly line: PotLine;
+  readonly error: ExecutionError;
+}
+
+/** Tries a stroke at a pot, the two balls alone on the table. @returns undefined when it does not pot as it is meant */
+function tryStroke(
+  { table, balls, cue, line, error }: StrokeQuestion,
+  { speed, tip, elevation }: PlainStroke,
+  draws: readonly Draws[],
+): TriedStroke | undefined {
+  const aimed = aimedStroke(table, cue, line, error, { tip, elevation, speed });
+  if (aimed === undefined || aimed.arrives < LEAST_CHANCE) return undefined;
+  const { object, pocket } = line;
+  const strike = { ball: cue.id, speed, direction: aimed.leaves, tip, elevation };
+  const shot: Shot = { table, balls: [cue, object], strike };
+  const planned = simulate(shot, { paths: true });
+  if (planned.rest.find(({ id }) => id === object.id)?.pocket !== pocket) return undefined;
+  const but = balls.findIndex(({ id }) => id === object.id);
+  let hindered = 0;
+  for (const path of planned.paths ?? []) {
+    const radius = path.id === cue.id ? cue.radius : object.radius;
+    hindered |= hinderedBits(path.pieces, planned.duration, radius, balls, but);
+  }
+  const landings = draws.map((draw) => {
+    const { rest } = simulate(executedWith(shot, error, draw), { events: false });
+    const at = rest.find(({ id }) => id === cue.id);
+    return at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined;
+  });
+  return { arrives: aimed.arrives, hindered, landings };
+}
+
+/**
+ * Plays, from a grid of places of the cue ball, every pot with a few strokes, the two balls alone on the table; the others
+ * are kept as what is in the way. So one table serves every set of balls that is left.
+ * @param balls object balls where they lie, at most 31 @param lines the pots, as if no other ball were in the way
+ */
+export function buildShotTable(
+  table: Table,
+  balls: readonly BallOnTable[],
+  lines: readonly PotLine[],
+  error: ExecutionError,
+  detail: TableDetail,
+): ShotTable {
+  const grid = emptyGrid(table, detail.step);
+  const places = grid.chances.length;
+  const first = new Int32Array(places + 1);
+  const rows = new Rows();
+  const numbers = lines.map(({ ball }) => balls.findIndex(({ id }) => id === ball));
+  const spread = toRadians(error.directionDeg);
+  for (let g = 0; g < places; g++) {
+    first[g] = rows.line.length;
+    const cue = cueBallAt(table, placeOnGrid(grid, g));
+    const looks = lines
+      .map((line, n) => ({ line, n, rough: roughChance(cue, line, spread) }))
+      .filter(({ rough, line }) => rough > LEAST_CHANCE && !overlaps(cue, line.object))
+      .sort((a, b) => b.rough - a.rough)
+      .slice(0, detail.lines);
+    for (const { line, n } of looks) {
+      const direction = Math.atan2(line.object.y - cue.y, line.object.x - cue.x);
+      const cueing = cueingOf(table, cue, [], direction);
+      if (cueing.verdict === 'impossible') continue;
+      const question = { table, balls, cue, line, error: hampered(error, cueing.because) };
+      const elevation = buttOf(cueing);
+      for (const speed of detail.speeds) {
+        // Whether the ball keeps its direction hardly depends on the height of the tip.
+        const tip = { side: 0, height: 0 };
+        const falls = aimedPot(table, cue, line, question.error, { tip, elevation, speed })?.falls ?? 0;
+        if (falls < LEAST_CHANCE) continue;
+        for (const height of detail.heights) {
+          const tried = tryStroke(question, { speed, tip: { side: 0, height }, elevation }, detail.draws);
+          if (tried === undefined) continue;
+          rows.line.push(n);
+          rows.ball.push(numbers[n]!);
+          rows.chance.push(falls * tried.arrives);
+          rows.hindered.push(tried.hindered);
+          for (const at of tried.landings) rows.land(grid, at);
+        }
+      }
+    }
+  }
+  first[places] = rows.line.length;
+  return {
+    grid,
+    lines,
+    first,
+    line: Int16Array.from(rows.line),
+    ball: Int8Array.from(rows.ball),
+    chance: Float32Array.from(rows.chance),
+    hindered: Int32Array.from(rows.hindered),
+    executions: detail.draws.length,
+    cell: Int32Array.from(rows.cell),
+    along: Float32Array.from(rows.along),
+    across: Float32Array.from(rows.across),
+  };
+}
+
+function overlaps(cue: BallOnTable, object: BallOnTable): boolean {
+  return distance(cue, object) < contactDistance(cue.radius, object.radius);
+}
