@@ -3,7 +3,7 @@ import { createConnection, type Connection, type RowDataPacket } from 'mysql2/pr
 import { withDemoServer } from '../scripts/lib/demoServer.ts';
 import { quantile, type Figure } from './report.ts';
 
-/** Clubs whose pages are asked for, each once, so that nothing is asked for twice; and players of each. */
+/** Clubs whose pages are asked for, and players of each, who have played since the club was looked at last. */
 const ASKED_CLUBS = 15;
 const ASKED_PLAYERS = 3;
 
@@ -89,8 +89,8 @@ async function askedOf(db: Connection): Promise<readonly Asked[]> {
 }
 
 /**
- * A player's page over a year, and a club's, with so many shots in the database: the 95th percentile over many, each
- * asked for once.
+ * A player's page over a year, each asked for once, and a club's, with so many shots in the database: the 95th percentile
+ * over many. A club's page is told for its very first look, and for one after an evening on which some have played.
  * @param name what the figures' names begin with
  */
 async function pages(name: string, shots: number, clubs: number): Promise<readonly Figure[]> {
@@ -103,7 +103,6 @@ async function pages(name: string, shots: number, clubs: number): Promise<readon
       db,
       `SELECT COUNT(*) / COUNT(DISTINCT player_id) n FROM rounds WHERE started_at > NOW() - INTERVAL 365 DAY`,
     );
-    await db.end();
     const time = async (path: string, cookie: string) => {
       const start = performance.now();
       const reply = await fetch(`${url}/api${path}`, { headers: { cookie } });
@@ -113,15 +112,21 @@ async function pages(name: string, shots: number, clubs: number): Promise<readon
     };
     const today = new Date().toISOString().slice(0, 10);
     const player: number[] = [];
-    const club: number[] = [];
+    const club = { first: [] as number[], later: [] as number[] };
     for (const { cookie, players } of asked) {
       for (const id of players) player.push(await time(`/players/${id}/progress`, cookie));
-      club.push(await time(`/club/overview?today=${today}`, cookie));
+      club.first.push(await time(`/club/overview?today=${today}`, cookie));
     }
+    for (const { cookie, players } of asked) {
+      await db.query('DELETE FROM player_overviews WHERE person_id IN (?)', [players]);
+      club.later.push(await time(`/club/overview?today=${today}`, cookie));
+    }
+    await db.end();
     return [
       { name: `${name}.player`, value: quantile(player, 0.95), unit: 'ms', wanted: 'under 200' },
       { name: `${name}.player.first`, value: player[0] ?? NaN, unit: 'ms' },
-      { name: `${name}.club`, value: quantile(club, 0.95), unit: 'ms', wanted: 'under 400' },
+      { name: `${name}.club`, value: quantile(club.later, 0.95), unit: 'ms', wanted: 'under 400' },
+      { name: `${name}.club.first`, value: quantile(club.first, 0.95), unit: 'ms' },
       { name: `${name}.shots`, value: made, unit: 'shots in the database' },
       { name: `${name}.rounds`, value: rounds, unit: 'rounds a player and year (mean)' },
     ];

@@ -90,10 +90,6 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByText('Potted 1', { exact: true }).waitFor();
   },
   scoring: scoreSome,
-  'scoring-dark': async (page) => {
-    await page.emulateMedia({ colorScheme: 'dark' });
-    await scoreSome(page);
-  },
   lab: async (page) => {
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto('/lab');
@@ -104,6 +100,11 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByRole('link', { name: 'Think it through in the lab' }).click();
     await page.locator('section[aria-busy="false"]').getByRole('button', { name: 'Take' }).first().waitFor();
     await page.getByText('Safer miss').waitFor();
+  },
+  order: async (page) => {
+    await page.goto('/lab/order');
+    await page.locator('section[aria-busy="false"]').getByTestId('plan-chance').waitFor();
+    await page.getByRole('button', { name: /^2\. / }).click();
   },
   call: async (page) => {
     await page.goto('/lab/call?kind=does%20it%20pass&level=close');

@@ -3,6 +3,7 @@ import { toRadians, wrapAngle } from '../core/math/angle.ts';
 import { bearing, distance, type Point } from '../core/math/point.ts';
 import type { BallOnTable, Shot, Tip } from '../core/motion/shot.ts';
 import { simulate } from '../core/motion/simulate.ts';
+import { checkShot, InvalidShotError } from '../core/motion/validate.ts';
 import { potLines, viewOf, type PotLine } from '../core/planning/potOptions.ts';
 import { buttOf, cueingOf, hampered } from '../core/player/cueing.ts';
 import { executed } from '../core/player/execute.ts';
@@ -65,11 +66,23 @@ function objectFor(table: Table, random: Random, kind: Kind, pocket: PocketName)
   return ballAt(table, 'object', onRail);
 }
 
+/** Whether a ball lies where the simulator takes it: beside the mouth of a pocket there may be no room. */
+function canLie(table: Table, ball: BallOnTable): boolean {
+  const strike = { ball: ball.id, speed: 1, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
+  try {
+    checkShot({ table, balls: [ball], strike });
+    return true;
+  } catch (error) {
+    if (error instanceof InvalidShotError) return false;
+    throw error;
+  }
+}
+
 /** A random place of its kind at which the pot is there by geometry. */
 function placeOf(table: Table, random: Random, kind: Kind): Place | undefined {
   const pocket = POCKET_NAMES[Math.floor(POCKET_NAMES.length * random.uniform())] ?? 'head-left';
   const object = objectFor(table, random, kind, pocket);
-  if (!inside(table, object)) return undefined;
+  if (!inside(table, object) || !canLie(table, object)) return undefined;
   const [line] = potLines(table, [object], ['object'], fullAcceptanceOf, [pocket]);
   if (line === undefined) return undefined;
   const contact = contactFor(object, line.acceptance.middle, table.preset.cueBallRadius, object.radius);

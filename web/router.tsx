@@ -129,6 +129,10 @@ export function createRouter() {
               }),
             },
             {
+              path: '/lab/order',
+              lazy: async () => ({ Component: (await import('./lab/order/OrderPage.tsx')).OrderPage }),
+            },
+            {
               path: '/lab/call',
               lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },

@@ -59,6 +59,13 @@ describe('a question for the order of a clearance', () => {
     expect(own?.by.length).toBeGreaterThan(0);
   }, 60_000);
 
+  it('is not answered under conditions that a plan would break', () => {
+    expect(answerPlanFile({ ...QUESTION, conditions: ['alternating pockets'] })).toMatchObject({
+      found: false,
+      why: expect.stringContaining('alternating pockets') as string,
+    });
+  });
+
   it.each([
     ['order', { order: { kind: 'rotatoin' } }],
     ['balls', { balls: [] }],

@@ -7,7 +7,7 @@ import { blockedBalls, planOrder, type PlanStep } from '../planning/order/orderP
 import { MOST_NODES, orderNodes } from '../planning/order/nodes.ts';
 import { COARSE, FINE } from '../planning/order/shotTable.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
-import { CONDITIONS } from '../records/drillText/conditions.ts';
+import { CONDITIONS, type Condition } from '../records/drill.ts';
 import { orderSchema } from '../records/drillText/order.ts';
 import { choice, finite, text } from '../records/fields.ts';
 import { tableCardSchema } from '../records/tableCard.ts';
@@ -33,6 +33,9 @@ const whole = (low: number, high: number) =>
     .integer('${path} must be a whole number')
     .min(low, `\${path} must be at least ${low}`)
     .max(high, `\${path} must be at most ${high}`);
+
+/** Conditions that a plan cannot keep: it would break them without a word. */
+const UNPLANNED: readonly Condition[] = ['alternating pockets', 'cushion first', 'no rest'];
 
 const placeSchema = object({ x: finite(), y: finite() }).exact(UNKNOWN).required('${path} is missing');
 
@@ -173,6 +176,10 @@ function answer(file: PlanFile): PlanAnswer {
       ? undefined
       : { id: CUE_BALL, ...cueBall, radius: preset.cueBallRadius, mass: preset.cueBallMass };
   const game = orderGameOf(order, { onTable: ids, last: undefined, suit: undefined });
+  const unplanned = conditions.find((condition) => UNPLANNED.includes(condition));
+  if (unplanned !== undefined) {
+    return { found: false, why: `plans do not know the condition "${unplanned}" yet`, blocked: [] };
+  }
   if (orderNodes(game, ids) === undefined) {
     return { found: false, why: `the order has more than ${String(MOST_NODES)} states`, blocked: [] };
   }

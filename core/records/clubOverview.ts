@@ -2,7 +2,8 @@ import { type InferType, array, object } from 'yup';
 import { count, instant, uuid } from './fields.ts';
 import { ratingSchema } from './rating.ts';
 
-const overviewSchema = object({
+/** What is kept of a player's year. */
+export const keptOverviewSchema = object({
   playerId: uuid(),
   ratings: array(ratingSchema).required(),
   /** Kinds of rounds that go up, go down or have come to a plateau. */
@@ -11,6 +12,11 @@ const overviewSchema = object({
   plateaus: count(0, 1e6),
   rounds: count(0, 1e9),
   lastAt: instant().nullable().defined(),
+}).required();
+
+export type KeptOverview = InferType<typeof keptOverviewSchema>;
+
+const overviewSchema = keptOverviewSchema.shape({
   /** Of the programmes, this week until today and all of it. */
   week: object({ planned: count(0, 1e6), done: count(0, 1e6), due: count(0, 1e6) }).required(),
 });

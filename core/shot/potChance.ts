@@ -4,7 +4,7 @@ import { bearing, distance, type Point } from '../math/point.ts';
 import { rootBetween } from '../math/roots.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { Tip } from '../motion/shot.ts';
-import { MISCUE_OFFSET } from '../motion/strike.ts';
+import { MISCUE_OFFSET, squirtTangent } from '../motion/strike.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 import type { Acceptance } from './acceptance.ts';
@@ -13,6 +13,7 @@ import { impact, inside, lookInside, pot, setPot } from './pot/bounds.ts';
 import { EXACT, FIRST_LOOK, WIDER } from './pot/constants.ts';
 import { isByCushion, passedLeft, playImpact, prepareImpact } from './pot/impact.ts';
 import { inPieces } from './pot/pieces.ts';
+import { keptFromSecondMeeting } from './pot/secondMeeting.ts';
 import { edgeTowards, straysBeyond } from './pot/strays.ts';
 
 /** A ball to be potted and the directions in which it falls. */
@@ -36,6 +37,10 @@ export const CENTRE_BALL: Tip = { side: 0, height: 0 };
 const FASTEST = 6.5;
 /** Cuts closer to a miss than this are not tried: the last thousandth of the ball. */
 const GRAZE = 0.999;
+/** Thinner cuts, by their cosine, leave the cue ball enough pace to come back to the ball. */
+const THIN = Math.cos(toRadians(50));
+/** Less likely pots are not looked at for a second meeting. */
+const WORTH_A_LOOK = 0.02;
 /** Faster than this, as a logarithm, against the least speed that gets a ball to the pocket, it gets there for certain. */
 const ENOUGH = 0.8;
 
@@ -66,6 +71,8 @@ export interface AimedStroke {
 
 /** A pot as it is aimed, and how likely it is. */
 interface AimedPot extends AimedStroke {
+  /** Cosine of the cut. */
+  readonly cut: number;
   /** The chance that the ball keeps to the directions that fall, 0…1; the pot's is the product of both. */
   readonly falls: number;
 }
@@ -88,7 +95,25 @@ export function potChance(
   stroke: PotStroke = { tip: CENTRE_BALL, elevation: 0 },
 ): number {
   const aimed = aimedPot(table, cue, target, error, stroke);
-  return aimed === undefined ? 0 : aimed.arrives * aimed.falls;
+  if (aimed === undefined) return 0;
+  const chance = aimed.arrives * aimed.falls;
+  return chance < WORTH_A_LOOK || aimed.cut > THIN
+    ? chance
+    : chance * keptOf(table, cue, target, error, aimed);
+}
+
+/** What a second meeting of the two balls leaves of the chance: of the stroke that was looked at last. */
+function keptOf(
+  table: Table,
+  cue: Point,
+  { object }: PotTarget,
+  error: ExecutionError,
+  { leaves }: AimedPot,
+): number {
+  const { speed, side, height, elevation } = impact;
+  const squirt = Math.atan(squirtTangent(side, table.preset.cueBallMass, table.parameters.endMass));
+  const strike = { speed, direction: leaves + squirt, tip: { side, height }, elevation };
+  return keptFromSecondMeeting(table, cue, object, strike, error);
 }
 
 /** The same in its parts, with the line on which the cue ball leaves; undefined when no cut pots the ball, or the balls overlap. */
@@ -105,7 +130,7 @@ export function aimedPot(
   const arrives = reaches(table, error, aimed);
   lookInside(table, aimed);
   if (isByCushion() || Math.min(inside.low, inside.high) <= 0) {
-    return { leaves, arrives, falls: inPieces(table, error, aimed) };
+    return { leaves, arrives, cut: aim.cut, falls: inPieces(table, error, aimed) };
   }
   // By geometry the object ball turns by this much where the line turns by one; a little farther, and the edge is passed.
   const turn = (aim.apart * Math.cos(aimed)) / (aim.reach * aim.cut) - 1;
@@ -114,7 +139,7 @@ export function aimedPot(
   const { low, high } = inside;
   const left = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, 1, look(low), exact));
   const right = straysBeyond(table, error, aimed, edgeTowards(table, aimed, widest, -1, look(high), exact));
-  return { leaves, arrives, falls: Math.max(0, 1 - left - right) };
+  return { leaves, arrives, cut: aim.cut, falls: Math.max(0, 1 - left - right) };
 }
 
 /**

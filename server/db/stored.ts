@@ -4,6 +4,7 @@ import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import { attemptLogSchema, countedSchema } from '../../core/records/attempt.ts';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
 import { callAnswerSchema, callSourceSchema } from '../../core/records/call.ts';
+import { keptOverviewSchema } from '../../core/records/clubOverview.ts';
 import { conditionsSchema } from '../../core/records/conditions.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
@@ -45,6 +46,7 @@ const KINDS = {
   counted: kind(countedSchema),
   drill: kind(drillSchema),
   lesson: kind(lessonDocumentSchema),
+  overview: kind(keptOverviewSchema),
   log: kind(attemptLogSchema),
   programme: kind(programmeDocumentSchema),
   report: kind(reportDocumentSchema),

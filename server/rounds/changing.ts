@@ -7,6 +7,7 @@ import {
   type KeptResult,
   type RoundHead,
 } from '../db/queries/rounds.ts';
+import { forgetOverview } from '../db/queries/playerOverviews.ts';
 import { inTransaction, type Database, type DatabasePool } from '../db/pool.ts';
 import { notFound } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
@@ -37,7 +38,10 @@ export function changeRound<T>(
     if (head === undefined) throw notFound('this round');
     const done = await change(db, head);
     // An open round has nothing that is kept, unless the change was its end.
-    if (head.endedAt !== null || ends) await recount(db, clubId, head.id);
+    if (head.endedAt !== null || ends) {
+      await recount(db, clubId, head.id);
+      await forgetOverview(db, head.player.id);
+    }
     return done;
   });
 }

@@ -16,13 +16,10 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireDay, requireInstant, requireUuid } from '../http/parameters.ts';
-import { inLanes } from '../players/lanes.ts';
-import { overviewOf, weekOf } from '../players/overview.ts';
+import { overviewsOf, weekOf } from '../players/overview.ts';
 import { periodOf } from './players.ts';
 
 const DAY_MS = 86_400_000;
-/** Players whose rounds are read at a time. */
-const LANES = 3;
 /** So many of the newest changes are given. */
 const AUDIT_SHOWN = 300;
 /** An evening is at most a day and its night. */
@@ -49,19 +46,14 @@ export function clubRoutes(deps: Dependencies) {
       to: new Date(now),
     });
     const here = players.filter(({ archived }) => !archived);
-    // The database reads for one player while another one's rounds are counted.
-    const overview = await inLanes(here, LANES, async (player): Promise<PlayerOverview> => {
-      const own = recent
-        .filter((round) => round.player.id === player.id)
+    const asked = { clubId: viewer.clubId, ...periodOf(undefined, now) };
+    const overviews = await overviewsOf(deps.pool, deps.log, here, asked);
+    const overview = overviews.map((own): PlayerOverview => {
+      const rounds = recent
+        .filter((round) => round.player.id === own.playerId)
         .map(({ id, drill, startedAt }) => ({ id, drill, day: startedAt.slice(0, 10) }));
-      return {
-        ...(await overviewOf(deps.pool, viewer.clubId, player, periodOf(undefined, now))),
-        week: weekOf(
-          programmes.filter((programme) => programme.player.id === player.id),
-          own,
-          today,
-        ),
-      };
+      const planned = programmes.filter((programme) => programme.player.id === own.playerId);
+      return { ...own, week: weekOf(planned, rounds, today) };
     });
     return c.json(overview);
   });

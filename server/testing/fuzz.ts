@@ -232,6 +232,7 @@ const UNWATCHED: readonly string[] = [
   'sessions',
   'known_devices',
   'leases',
+  'player_overviews',
   'benchmark_parts',
 ];
 

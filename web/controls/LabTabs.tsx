@@ -4,6 +4,7 @@ import { useLocation, useNavigate } from 'react-router';
 const TABS = [
   { path: '/lab', name: 'Stroke' },
   { path: '/lab/position', name: 'Position' },
+  { path: '/lab/order', name: 'Order' },
   { path: '/lab/call', name: 'Call it' },
 ] as const;
 

@@ -8,7 +8,7 @@ import { isOnTable } from '../../shot/outcome.ts';
 import { wilson, type ShareInterval } from '../../statistics/wilson.ts';
 import type { PocketName } from '../../table/pockets.ts';
 import { pocketNamed, type Table } from '../../table/table.ts';
-import { placeOnGrid } from '../grid.ts';
+import { placeOnGrid, type PositionWindow } from '../grid.ts';
 import { potLines } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
 import { playOut, type ClearanceEnd } from './playOut.ts';
@@ -34,6 +34,8 @@ export interface PlanStep {
   readonly value: number;
   /** Where the cue ball stops as planned, metres. */
   readonly landing: Point;
+  /** What each place of the cue ball is worth before this shot: the chance of clearing from there. */
+  readonly worth: PositionWindow;
   /** The best stroke at another ball, and what it is worth less; undefined where there is none. */
   readonly alternative:
     { readonly ball: string; readonly pocket: PocketName; readonly costs: number } | undefined;
@@ -69,7 +71,8 @@ export function planOrder<S>(request: PlanRequest<S>): OrderPlan | undefined {
   while (!game.isCleared(state)) {
     const strokes = planner.strokes(state, at, left, allowed);
     const best = strokes[0];
-    if (best === undefined) break;
+    const worth = planner.mapOf(state);
+    if (best === undefined || worth === undefined) break;
     const { rest } = simulate(best.shot, { events: false });
     const landed = rest.find(({ id }) => id === at.id);
     const fell = rest.some(({ id, pocket }) => id === best.ball && pocket === best.pocket);
@@ -82,6 +85,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderPlan | undefined {
       chance: best.chance,
       value: best.value,
       landing: { x: landed.x, y: landed.y },
+      worth,
       alternative: other && {
         ball: other.ball,
         pocket: other.pocket,

@@ -133,5 +133,20 @@ describe('an impact played by itself', () => {
       }
     }
     expect(rebounds).toBeGreaterThan(3);
+    // Behind the jaw of the middle pocket: what touches it first never gets to the ball, or far off its line.
+    const behind = { x: 1.42, y: ballRadius + 0.0105 };
+    const cue = { x: 0.6, y: 0.3 };
+    prepareImpact(POOL, cue, behind);
+    const widest = Math.asin(contactDistance(cueBallRadius, ballRadius) / distance(cue, behind));
+    let caught = 0;
+    for (let share = -1; share <= 1; share += 0.02) {
+      const stroke = impactOf({ speed: 3 });
+      const isHit = playImpact(POOL, stroke, share * widest);
+      const { events } = simulated(POOL, stroke, cue, behind, share * widest);
+      const first = events.find(({ kind }) => kind === 'ball-ball' || kind === 'ball-cushion');
+      if (first?.kind === 'ball-ball') expect(isHit).toBe(true);
+      if (first?.kind === 'ball-cushion' && !isHit) caught++;
+    }
+    expect(caught).toBeGreaterThan(0);
   });
 });

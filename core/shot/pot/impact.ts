@@ -140,8 +140,28 @@ function comesTo(cushion: Cushion, until: number): number {
   return start + Math.max(0, (2 * gap) / (-rate + root));
 }
 
-/** Rebounds the cue ball from the first cushion that it meets by a time; false when it meets none. */
-function reboundsBy(table: Table, until: number): boolean {
+/** What a cushion does to the cue ball on its way. */
+type OnTheWay = 'free' | 'rebounds' | 'caught';
+
+/**
+ * Whether the cue ball, where it comes to the line of a cushion beyond that cushion's end, touches the end by a time: the
+ * jaw of a pocket turns it away.
+ */
+function touchesEnd(end: Point, at: number, until: number): boolean {
+  const dt = at - pair.t0[0]!;
+  const x = pair.x[0]! + (pair.vx[0]! + 0.5 * pair.ax[0]! * dt) * dt;
+  const y = pair.y[0]! + (pair.vy[0]! + 0.5 * pair.ay[0]! * dt) * dt;
+  const vx = pair.vx[0]! + pair.ax[0]! * dt;
+  const vy = pair.vy[0]! + pair.ay[0]! * dt;
+  const speed = Math.sqrt(vx * vx + vy * vy);
+  const along = ((end.x - x) * vx + (end.y - y) * vy) / speed;
+  const aside = ((end.x - x) * vy - (end.y - y) * vx) / speed;
+  const under = pair.reach[0]! * pair.reach[0]! - aside * aside;
+  return under > 0 && along > 0 && at + (along - Math.sqrt(under)) / speed < until;
+}
+
+/** Rebounds the cue ball from the first cushion that it meets by a time, or says that a jaw catches it. */
+function meetsCushion(table: Table, until: number): OnTheWay {
   for (const cushion of beside) {
     const t = comesTo(cushion, until);
     if (t > until) continue;
@@ -152,17 +172,20 @@ function reboundsBy(table: Table, until: number): boolean {
     const length = distance(noseFrom, noseTo);
     const along =
       ((x - noseFrom.x) * (noseTo.x - noseFrom.x) + (y - noseFrom.y) * (noseTo.y - noseFrom.y)) / length;
-    if (along < 0 || along > length) continue;
+    if (along < 0 || along > length) {
+      if (touchesEnd(along < 0 ? noseFrom : noseTo, t, until)) return 'caught';
+      continue;
+    }
     const vx = pair.vx[0]! + pair.ax[0]! * dt;
     const vy = pair.vy[0]! + pair.ay[0]! * dt;
     // Once it has passed the object ball, what it does there is another shot.
-    if ((objectBall.x - x) * vx + (objectBall.y - y) * vy < 0) return false;
+    if ((objectBall.x - x) * vx + (objectBall.y - y) * vy < 0) return 'free';
     advance(pair, 0, t, table.parameters);
     solver?.rebound(pair, 0, -inward.x, -inward.y);
     enterPhase(pair, 0, table.parameters);
-    return true;
+    return 'rebounds';
   }
-  return false;
+  return 'free';
 }
 
 /**
@@ -179,7 +202,11 @@ export function playImpact(table: Table, stroke: Impact, off: number, cushions =
     if (pair.phase[0]! <= Phase.Spinning) return false;
     const t = meeting(p.gravity);
     const end = pair.phaseEnd[0]!;
-    if (cushions && beside.length > 0 && reboundsBy(table, Math.min(t, end))) continue;
+    if (cushions && beside.length > 0) {
+      const way = meetsCushion(table, Math.min(t, end));
+      if (way === 'caught') return false;
+      if (way === 'rebounds') continue;
+    }
     if (t <= end) {
       advance(pair, 0, t, p);
       return collide(table, stroke);

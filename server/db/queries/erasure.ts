@@ -8,6 +8,7 @@ export const ERASED_NAME = 'A former player';
 
 /** What is only about the player: it goes as a whole. Each statement takes the player's id. */
 const GOES: readonly string[] = [
+  'DELETE FROM player_overviews WHERE person_id = ?',
   `DELETE c FROM attempt_changes c JOIN attempts a ON a.id = c.attempt_id JOIN rounds r ON r.id = a.round_id
    WHERE r.player_id = ?`,
   'DELETE a FROM attempts a JOIN rounds r ON r.id = a.round_id WHERE r.player_id = ?',

@@ -35,7 +35,7 @@ export const RouteTable = memo(function RouteTable({
         <Text size="sm" c="dimmed" role="status">
           {found.running ? `looking, ${percent(found.search?.done ?? 0)}` : ''}
           {found.running && (
-            <Button size="compact-xs" variant="subtle" color="ink" onClick={found.stop}>
+            <Button size="compact-xs" variant="default" onClick={found.stop}>
               Stop
             </Button>
           )}

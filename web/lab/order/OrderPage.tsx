@@ -1,0 +1,171 @@
+import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Point } from '../../../core/math/point.ts';
+import type { Shot } from '../../../core/motion/shot.ts';
+import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
+import type { ClubTable } from '../../../core/records/clubTable.ts';
+import { tableOfCard } from '../../../core/table/card.ts';
+import { tablesQuery } from '../../api/tables.ts';
+import { OneOf } from '../../controls/fields.tsx';
+import { Loading } from '../../controls/Loading.tsx';
+import { UndoRedo } from '../../controls/UndoRedo.tsx';
+import { useAddress } from '../../controls/useAddress.ts';
+import { STILL_MS } from '../../planner/usePictures.ts';
+import { arrowStep } from '../../table/arrowStep.ts';
+import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
+import type { OrderAsked } from '../../workers/orderProtocol.ts';
+import { BallPanel } from '../BallPanel.tsx';
+import { LabHead } from '../LabHead.tsx';
+import { firstPosition } from '../labStart.ts';
+import type { ChosenTable } from '../labState.ts';
+import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
+import { firstTable, orderOf, ordersFor, orderSettingFrom, type OrderName } from './orderSetting.ts';
+import { OrderTable } from './OrderTable.tsx';
+import { PlanCard } from './PlanCard.tsx';
+import { useOrderPlan } from './useOrderPlan.ts';
+
+const ORDER_WORDS: Readonly<Record<OrderName, string>> = {
+  any: 'any order',
+  rotation: 'lowest number first',
+  suits: 'one suit, then the 8',
+  'red and colour': 'a red and a colour in turn',
+};
+
+/** Which ball first, in which order, by which strokes: a table to be cleared, planned. */
+export function OrderPage() {
+  const [params] = useSearchParams();
+  const tables = useQuery(tablesQuery);
+  if (tables.data === undefined && params.has('table'))
+    return <Loading what="the table" error={tables.error} />;
+  return <OrderLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+}
+
+function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
+  const { params, set } = useAddress();
+  const [state, dispatch] = useReducer(strokeReducer, undefined, () => {
+    const position = firstPosition(params, tables);
+    return startStroke(
+      params.has('shot') ? position : { ...position, shot: firstTable(position.shot.table) },
+    );
+  });
+  const { steps: history, selected } = state;
+  const { shot, chosen } = history.present;
+  const ids = useMemo(() => shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id])), [shot.balls]);
+  const setting = orderSettingFrom(params, ids);
+  const [looked, setLooked] = useState(0);
+
+  const asked: OrderAsked = useMemo(() => {
+    const { preset, parameters } = shot.table;
+    const cue = shot.balls.find(({ id }) => id === CUE);
+    return {
+      table: { preset, parameters },
+      balls: shot.balls.filter((ball) => ball !== cue),
+      cue: cue ?? { id: CUE, x: 0, y: 0, radius: preset.cueBallRadius, mass: preset.cueBallMass },
+      order: orderOf(setting.order, ids),
+      error: executionErrorOf(setting.level, preset.game),
+    };
+  }, [shot, ids, setting.order, setting.level]);
+  const key = JSON.stringify(asked);
+  const [settled] = useDebouncedValue(key, STILL_MS);
+  const planning = useOrderPlan(settled === key && ids.length > 0 ? key : undefined, asked);
+  const planned = planning.answer?.kind === 'plan' ? planning.answer.plan.steps : [];
+  const step = Math.min(looked, Math.max(0, planned.length - 1));
+
+  const change = useCallback((next: Shot, sameStep = false) => {
+    setLooked(0);
+    dispatch({ kind: 'change', shot: next, sameStep });
+  }, []);
+  const select = useCallback((id: string) => dispatch({ kind: 'select', id }), []);
+  const move = useCallbackRef((id: string, to: Point, sameStep?: boolean) =>
+    change(moveBall(shot, id, to), sameStep),
+  );
+  const add = useCallbackRef((id: string) => change(addBall(shot, id)));
+  const remove = useCallbackRef((id: string) => change(removeBall(shot, id)));
+  const playOn = useCallbackRef(({ shot: next }: PlanStep) => change({ ...shot, balls: next.balls }));
+  const chooseTable = useCallbackRef((next: ChosenTable) => {
+    const table = tableOfCard(next.card, next.conditions);
+    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen: next } });
+  });
+  const ball = shot.balls.find((each) => each.id === selected);
+  const onKey = useCallbackRef((event: KeyboardEvent) => {
+    const to = ball && arrowStep(event, ball, shot.table.length);
+    if (to !== undefined && ball !== undefined) change(moveBall(shot, ball.id, to));
+    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
+      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
+    else if (event.key === 'n') {
+      const at = shot.balls.findIndex((each) => each.id === selected);
+      select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);
+    } else if (planned[Number(event.key) - 1] !== undefined) setLooked(Number(event.key) - 1);
+    else return;
+    event.preventDefault();
+  });
+
+  return (
+    <div className="lab">
+      <Stack gap={8}>
+        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
+        <Group gap={6}>
+          <UndoRedo
+            past={history.past}
+            future={history.future}
+            onUndo={() => dispatch({ kind: 'undo' })}
+            onRedo={() => dispatch({ kind: 'redo' })}
+          />
+          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
+            Link
+          </Button>
+        </Group>
+        <OrderTable
+          shot={shot}
+          steps={planned}
+          step={step}
+          selected={selected}
+          onSelect={select}
+          onMove={move}
+          onKey={onKey}
+        />
+        {planned.length > 0 && (
+          <Text size="sm" c="dimmed">
+            Lines: where the cue ball goes; dots: the balls; a cross with a number: where it stops after that
+            shot. The bands show the chance to clear from there before shot {step + 1}.
+          </Text>
+        )}
+      </Stack>
+      <div className="lab-side">
+        <section className="card" aria-labelledby="asked-title">
+          <Title order={2} size="h4" id="asked-title">
+            Asked
+          </Title>
+          <SimpleGrid cols={2} spacing={8}>
+            <OneOf
+              label="Clear in"
+              value={setting.order}
+              values={ordersFor(ids)}
+              wordOf={(name) => ORDER_WORDS[name]}
+              onChange={(order) => set({ order: order === 'any' ? null : order })}
+            />
+            <OneOf
+              label="A player of"
+              value={setting.level}
+              values={LEVEL_NAMES}
+              onChange={(level) => set({ level: level === 'team' ? null : level })}
+            />
+          </SimpleGrid>
+        </section>
+        {ids.length > 0 && <PlanCard planning={planning} step={step} onStep={setLooked} onPlayOn={playOn} />}
+        <BallPanel
+          shot={shot}
+          selected={selected}
+          onSelect={select}
+          onMove={move}
+          onAdd={add}
+          onRemove={remove}
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Shot } from '../../../core/motion/shot.ts';
+import { LEVEL_NAMES, type LevelName } from '../../../core/player/levels.ts';
+import type { Order } from '../../../core/records/drill.ts';
+import type { Table } from '../../../core/table/table.ts';
+import { addBall, CUE, firstShot, moveBall } from '../../table/labShot.ts';
+
+/** How a table may be cleared in the lab. */
+export const ORDERS = ['any', 'rotation', 'suits', 'red and colour'] as const;
+export type OrderName = (typeof ORDERS)[number];
+
+/** What is asked of the balls. */
+export interface OrderSetting {
+  readonly order: OrderName;
+  readonly level: LevelName;
+}
+
+const LAST = '8';
+const isNumber = (id: string) => /^\d+$/.test(id);
+
+/** The orders in which some balls can be asked for. @param ids of the object balls */
+export function ordersFor(ids: readonly string[]): readonly OrderName[] {
+  const numbers = ids.every(isNumber);
+  const suits = numbers && ids.includes(LAST) && ids.some((id) => Number(id) < 8);
+  return ORDERS.filter((name) => {
+    if (name === 'rotation') return numbers;
+    if (name === 'suits') return suits;
+    return name === 'any' || ids.some((id) => id.startsWith('red'));
+  });
+}
+
+/** An order as the rules have it. */
+export function orderOf(name: OrderName, ids: readonly string[]): Order {
+  if (name !== 'suits') return { kind: name };
+  const suits = [ids.filter((id) => Number(id) < 8), ids.filter((id) => Number(id) > 8)];
+  return { kind: 'suits', suits, last: LAST, both: false };
+}
+
+/** The setting that an address names, as far as these balls allow it. */
+export function orderSettingFrom(params: URLSearchParams, ids: readonly string[]): OrderSetting {
+  return {
+    order: ordersFor(ids).find((name) => name === params.get('order')) ?? 'any',
+    level: LEVEL_NAMES.find((name) => name === params.get('level')) ?? 'team',
+  };
+}
+
+/** Where the bench's first balls lie, shares of the table. */
+const FIRST: readonly (readonly [id: string, along: number, across: number])[] = [
+  [CUE, 0.3, 0.4],
+  ['1', 0.66, 0.55],
+  ['2', 0.8, 0.25],
+  ['3', 0.45, 0.78],
+  ['4', 0.9, 0.7],
+  ['5', 0.2, 0.2],
+];
+
+/** The table with which the bench opens: five balls to be cleared. */
+export function firstTable(table: Table): Shot {
+  const empty = firstShot(table);
+  if (table.preset.markings === 'colours') return empty;
+  return FIRST.reduce<Shot>((shot, [id, along, across]) => {
+    const there = shot.balls.some((ball) => ball.id === id) ? shot : addBall(shot, id);
+    return moveBall(there, id, { x: along * table.length, y: across * table.width });
+  }, empty);
+}
