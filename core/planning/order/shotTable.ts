@@ -1,6 +1,6 @@
 import { distance, type Point } from '../../math/point.ts';
 import { contactDistance } from '../../motion/ballBall.ts';
-import type { BallOnTable, PathPiece, Shot, Tip } from '../../motion/shot.ts';
+import type { BallOnTable, Shot, Tip } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { buttOf, cueingOf, hampered } from '../../player/cueing.ts';
 import { executedWith, type Draws } from '../../player/execute.ts';
@@ -10,6 +10,7 @@ import { isOnTable } from '../../shot/outcome.ts';
 import type { Table } from '../../table/table.ts';
 import { toRadians } from '../../math/angle.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
+import { hinderedBits } from './hindered.ts';
 import { roughChance, type PotLine } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
 
@@ -56,8 +57,6 @@ export const FINE: TableDetail = {
 
 /** Pots less likely than this from a place are not followed up. */
 const LEAST_CHANCE = 0.08;
-/** A way that passes a ball by less counts as hindered by it, metres. */
-const MARGIN = 0.004;
 
 /** Every stroke that is worth a look, by the places that it is played from; numbers in rows, for there are tens of thousands. */
 export interface ShotTable {
@@ -77,35 +76,6 @@ export interface ShotTable {
   readonly cell: Int32Array;
   readonly along: Float32Array;
   readonly across: Float32Array;
-}
-
-/** The bits of the balls that a way passes too near. */
-function hinderedBits(
-  pieces: readonly PathPiece[],
-  end: number,
-  radius: number,
-  balls: readonly BallOnTable[],
-  but: number,
-): number {
-  let bits = 0;
-  for (const [k, piece] of pieces.entries()) {
-    const until = Math.min(end, pieces[k + 1]?.t ?? end) - piece.t;
-    if (!(until > 0)) continue;
-    const speed = Math.hypot(piece.vx, piece.vy);
-    const cuts = Math.max(1, Math.min(60, Math.ceil((speed * until) / 0.02)));
-    for (let c = 0; c <= cuts; c++) {
-      const t = (until * c) / cuts;
-      const x = piece.x + (piece.vx + 0.5 * piece.ax * t) * t;
-      const y = piece.y + (piece.vy + 0.5 * piece.ay * t) * t;
-      for (let b = 0; b < balls.length; b++) {
-        if (b === but || (bits & (1 << b)) !== 0) continue;
-        const ball = balls[b]!;
-        const reach = radius + ball.radius + MARGIN;
-        if ((ball.x - x) * (ball.x - x) + (ball.y - y) * (ball.y - y) < reach * reach) bits |= 1 << b;
-      }
-    }
-  }
-  return bits;
 }
 
 /** Fills the rows of a table. */
