@@ -103,7 +103,7 @@ const VIEWS: Readonly<Record<string, View>> = {
   },
   order: async (page) => {
     await page.goto('/lab/order');
-    await page.locator('section[aria-busy="false"]').getByTestId('plan-chance').waitFor();
+    await page.locator('section[aria-busy="false"]').getByTestId('plan-chance').waitFor({ timeout: 120_000 });
     await page.getByRole('button', { name: /^2\. / }).click();
   },
   call: async (page) => {
