@@ -14,7 +14,7 @@ import { playedBy } from '../core/virtual/player.ts';
 import { atLeast, atMost, told, type Asked, type Figure } from './figure.ts';
 
 const BALLS = 7;
-const TABLES = 24;
+const TABLES = 8;
 const PLAYS = 6;
 
 /** Whether the first policy, which looks one ball ahead, clears a table in any order. */
