@@ -50,7 +50,7 @@ describe('the states of an order', () => {
     const nodes = nodesOf({ kind: 'red and colour' }, ids)!;
     const on = nodes.map(({ present, legal }) => `${present.toString(2)} ${legal.join()}`);
     expect(on).toContain(`${(0b1111).toString(2)} 0,1`);
-    // A red is down: any colour, and both stay on the table.
+    // With a red down every colour is on, and stays on the table until it is potted.
     expect(on).toContain(`${(0b1110).toString(2)} 2,3`);
     expect(on).toContain(`${(0b1110).toString(2)} 1`);
     // With the last colour after a red they are played in order.

@@ -3,8 +3,8 @@ import { toDegrees } from '../math/angle.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import { orderGameOf } from '../drill/orderGame.ts';
-import { blockedBalls, planOrder, type PlanStep } from '../planning/order/orderPlan.ts';
-import { MOST_NODES, orderNodes } from '../planning/order/nodes.ts';
+import { planOrder, type PlanStep } from '../planning/order/orderPlan.ts';
+import { MOST_NODES } from '../planning/order/nodes.ts';
 import { COARSE, FINE } from '../planning/order/shotTable.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
 import { CONDITIONS, type Condition } from '../records/drill.ts';
@@ -180,10 +180,7 @@ function answer(file: PlanFile): PlanAnswer {
   if (unplanned !== undefined) {
     return { found: false, why: `plans do not know the condition "${unplanned}" yet`, blocked: [] };
   }
-  if (orderNodes(game, ids) === undefined) {
-    return { found: false, why: `the order has more than ${String(MOST_NODES)} states`, blocked: [] };
-  }
-  const plan = planOrder({
+  const planned = planOrder({
     table,
     balls,
     game,
@@ -196,13 +193,13 @@ function answer(file: PlanFile): PlanAnswer {
       brokenConditions(conditions, result, { cue: CUE_BALL, object: ball, pocket, lastPocket: undefined })
         .length === 0,
   });
-  if (plan === undefined) {
-    return {
-      found: false,
-      why: 'no ball that may be played can be potted',
-      blocked: blockedBalls(table, balls),
-    };
+  if (planned.kind === 'too many') {
+    return { found: false, why: `the order has more than ${String(MOST_NODES)} states`, blocked: [] };
   }
+  if (planned.kind === 'none') {
+    return { found: false, why: 'no ball that may be played can be potted', blocked: planned.blocked };
+  }
+  const { plan } = planned;
   const { steps, chance, ends, states, complete } = plan;
   return {
     found: true,

@@ -1,17 +1,16 @@
 import { proxy, wrap } from 'comlink';
-import type { OrderAnswer } from '../../core/planning/order/orderAnswer.ts';
-import type { OrderAsked, OrderSolver } from './orderProtocol.ts';
+import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';
 
 /** A plan under way, in a thread of its own: to stop it is to end the thread. */
 interface Planning {
-  readonly answer: Promise<OrderAnswer>;
+  readonly answer: Promise<OrderTold>;
   readonly stop: () => void;
 }
 
 /** @param onRough told as soon as there is a rough plan */
-export function planInWorker(asked: OrderAsked, onRough: (answer: OrderAnswer) => void): Planning {
+export function planInWorker(asked: OrderAsked, onRough: (answer: OrderTold) => void): Planning {
   const worker = new Worker(new URL('./order.worker.ts', import.meta.url), { type: 'module' });
-  const answer = new Promise<OrderAnswer>((resolve, reject) => {
+  const answer = new Promise<OrderTold>((resolve, reject) => {
     worker.addEventListener('error', (event) => reject(new Error(event.message)));
     wrap<OrderSolver>(worker).plan(asked, proxy(onRough)).then(resolve, reject);
   }).finally(() => worker.terminate());

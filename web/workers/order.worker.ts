@@ -1,35 +1,28 @@
 import { expose } from 'comlink';
 import { orderGameOf } from '../../core/drill/orderGame.ts';
-import type { OrderAnswer } from '../../core/planning/order/orderAnswer.ts';
-import { blockedBalls, planOrder } from '../../core/planning/order/orderPlan.ts';
-import { orderNodes } from '../../core/planning/order/nodes.ts';
+import { planOrder } from '../../core/planning/order/orderPlan.ts';
 import { COARSE, FINE } from '../../core/planning/order/shotTable.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
-import type { OrderAsked, OrderSolver } from './orderProtocol.ts';
+import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';
 
 const SEED = 4610;
 /** Fresh play-outs of the rough plan, and of the one that stays. */
 const ROUGH_PLAYS = 10;
 const PLAYS = 60;
 
-function answer({ table: text, balls, cue, order, error }: OrderAsked, rough: boolean): OrderAnswer {
-  const table = tableOf(text);
+function answer({ table, balls, cue, order, error }: OrderAsked, rough: boolean): OrderTold {
   const onTable = balls.map(({ id }) => id);
-  const game = orderGameOf(order, { onTable, last: undefined, suit: undefined });
-  if (orderNodes(game, onTable) === undefined) return { kind: 'too many' };
-  const plan = planOrder({
-    table,
+  const planned = planOrder({
+    table: tableOf(table),
     balls,
-    game,
+    game: orderGameOf(order, { onTable, last: undefined, suit: undefined }),
     error,
     cue,
     detail: rough ? COARSE : FINE,
     seed: SEED,
     plays: rough ? ROUGH_PLAYS : PLAYS,
   });
-  return plan === undefined
-    ? { kind: 'none', blocked: blockedBalls(table, balls) }
-    : { kind: 'plan', plan, rough };
+  return { ...planned, rough };
 }
 
 const solver: OrderSolver = {

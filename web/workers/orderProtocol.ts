@@ -1,5 +1,5 @@
 import type { BallOnTable } from '../../core/motion/shot.ts';
-import type { OrderAnswer } from '../../core/planning/order/orderAnswer.ts';
+import type { OrderAnswer } from '../../core/planning/order/orderPlan.ts';
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ExecutionError } from '../../core/player/levels.ts';
 import type { Order } from '../../core/records/drill.ts';
@@ -14,8 +14,11 @@ export interface OrderAsked {
   readonly error: ExecutionError;
 }
 
+/** An answer, and whether a closer one is still to come. */
+export type OrderTold = OrderAnswer & { readonly rough: boolean };
+
 /** What the worker for orders does. */
 export interface OrderSolver {
   /** @param onRough told as soon as there is a rough plan */
-  plan(asked: OrderAsked, onRough: (answer: OrderAnswer) => void): Promise<OrderAnswer>;
+  plan(asked: OrderAsked, onRough: (answer: OrderTold) => void): Promise<OrderTold>;
 }

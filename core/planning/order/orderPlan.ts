@@ -56,16 +56,25 @@ export interface OrderPlan {
 /** Places in hand that are looked at closely, the best by the map. */
 const PLACES = 6;
 
+/** What a question for an order comes to. */
+export type OrderAnswer =
+  | { readonly kind: 'plan'; readonly plan: OrderPlan }
+  /** Nothing is on. */
+  | { readonly kind: 'none'; readonly blocked: readonly BlockedBall[] }
+  /** More states than a plan can look at. */
+  | { readonly kind: 'too many' };
+
 /**
- * Plans a clearance and says how good the plan is by playing it.
- * @returns undefined for an order with more states than a plan can look at, or when nothing is on
+ * Plans a clearance and says how good the plan is by playing it. Places in metres, chances and values 0…1.
+ * @throws RangeError for fewer than one play-out
  */
-export function planOrder<S>(request: PlanRequest<S>): OrderPlan | undefined {
-  const { game, balls, seed, plays, allowed } = request;
+export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
+  const { table, game, balls, seed, plays, allowed } = request;
+  if (plays < 1) throw new RangeError('planOrder: plays must be at least 1');
   const planner = OrderPlanner.of(request);
-  if (planner === undefined) return undefined;
+  if (planner === undefined) return { kind: 'too many' };
   const cue = request.cue ?? bestPlace(request, planner);
-  if (cue === undefined) return undefined;
+  if (cue === undefined) return { kind: 'none', blocked: blockedBalls(table, balls) };
   const steps: PlanStep[] = [];
   let [state, at, left] = [game.start, cue, balls];
   while (!game.isCleared(state)) {
@@ -97,14 +106,14 @@ export function planOrder<S>(request: PlanRequest<S>): OrderPlan | undefined {
     const onTable = game.onTable(state);
     left = balls.filter(({ id }) => onTable.includes(id));
   }
-  if (steps.length === 0) return undefined;
+  if (steps.length === 0) return { kind: 'none', blocked: blockedBalls(table, balls) };
   const ends: Partial<Record<ClearanceEnd, number>> = {};
   const random = createRandom(seed);
   for (let k = 0; k < plays; k++) {
     const { end } = playOut(request, planner, { state: game.start, cue, balls }, random.fork(k), allowed);
     ends[end] = (ends[end] ?? 0) + 1;
   }
-  return {
+  const plan: OrderPlan = {
     cue: { x: cue.x, y: cue.y },
     steps,
     complete: game.isCleared(state),
@@ -112,6 +121,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderPlan | undefined {
     ends,
     states: planner.size,
   };
+  return { kind: 'plan', plan };
 }
 
 /** The place in hand from which the plan is worth most; undefined when nothing is on from anywhere. */
@@ -138,7 +148,7 @@ export interface BlockedBall {
 }
 
 /** The balls that have no free way into any pocket as the table lies, with what blocks them. */
-export function blockedBalls(table: Table, balls: readonly BallOnTable[]): readonly BlockedBall[] {
+function blockedBalls(table: Table, balls: readonly BallOnTable[]): readonly BlockedBall[] {
   return balls.flatMap((ball): BlockedBall | [] => {
     const ways = potLines(table, [ball], [ball.id], acceptanceOf).map(({ pocket }) => {
       const { mouth } = pocketNamed(table, pocket);

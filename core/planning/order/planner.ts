@@ -7,7 +7,7 @@ import type { ExecutionError } from '../../player/levels.ts';
 import { acceptanceOf } from '../../shot/acceptance.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
-import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
+import type { PocketName } from '../../table/pockets.ts';
 import type { Table } from '../../table/table.ts';
 import { bestPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
@@ -25,8 +25,6 @@ export interface OrderQuestion<S> {
   /** The player's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees). */
   readonly error: ExecutionError;
   readonly detail: TableDetail;
-  /** Balls that the player looks ahead; left out, the whole. */
-  readonly depth?: number;
 }
 
 /** A stroke that a plan proposes. */
@@ -86,14 +84,14 @@ export class OrderPlanner<S> {
   readonly #grid: PositionWindow;
 
   private constructor(question: OrderQuestion<S>, nodes: readonly OrderNode[]) {
-    const { table, balls, error, detail, depth } = question;
+    const { table, balls, error, detail } = question;
     // As if each ball lay there alone: the others are kept as what is in the way.
-    const lines = balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf, POCKET_NAMES));
+    const lines = balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf));
     const shots = buildShotTable(table, balls, lines, error, detail);
     this.#question = question;
     this.#list = nodes;
     this.#nodes = new Map(nodes.map(({ key }, i) => [key, i]));
-    this.#values = valuesOf(nodes, shots, depth);
+    this.#values = valuesOf(nodes, shots);
     this.#grid = shots.grid;
   }
 

@@ -61,10 +61,8 @@ const LEAST_CHANCE = 0.08;
 /** Every stroke that is worth a look, by the places that it is played from; numbers in rows, for there are tens of thousands. */
 export interface ShotTable {
   readonly grid: PositionWindow;
-  readonly lines: readonly PotLine[];
   /** Index of the first stroke from each place, and the end after the last. */
   readonly first: Int32Array;
-  readonly line: Int16Array;
   /** Place of the potted ball in the list of balls. */
   readonly ball: Int8Array;
   readonly chance: Float32Array;
@@ -80,7 +78,6 @@ export interface ShotTable {
 
 /** Fills the rows of a table. */
 class Rows {
-  readonly line: number[] = [];
   readonly ball: number[] = [];
   readonly chance: number[] = [];
   readonly hindered: number[] = [];
@@ -175,7 +172,7 @@ export function buildShotTable(
   const numbers = lines.map(({ ball }) => balls.findIndex(({ id }) => id === ball));
   const spread = toRadians(error.directionDeg);
   for (let g = 0; g < places; g++) {
-    first[g] = rows.line.length;
+    first[g] = rows.ball.length;
     const cue = cueBallAt(table, placeOnGrid(grid, g));
     const looks = lines
       .map((line, n) => ({ line, n, rough: roughChance(cue, line, spread) }))
@@ -196,7 +193,6 @@ export function buildShotTable(
         for (const height of detail.heights) {
           const tried = tryStroke(question, { speed, tip: { side: 0, height }, elevation }, detail.draws);
           if (tried === undefined) continue;
-          rows.line.push(n);
           rows.ball.push(numbers[n]!);
           rows.chance.push(falls * tried.arrives);
           rows.hindered.push(tried.hindered);
@@ -205,12 +201,10 @@ export function buildShotTable(
       }
     }
   }
-  first[places] = rows.line.length;
+  first[places] = rows.ball.length;
   return {
     grid,
-    lines,
     first,
-    line: Int16Array.from(rows.line),
     ball: Int8Array.from(rows.ball),
     chance: Float32Array.from(rows.chance),
     hindered: Int32Array.from(rows.hindered),

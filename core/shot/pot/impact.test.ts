@@ -46,7 +46,7 @@ function simulated(
 }
 
 describe('an impact played by itself', () => {
-  it('sends the object ball as the simulator does: any tip, pace and raised butt, on three tables', () => {
+  it('sends the object ball as the simulator does, whatever tip, pace and butt, on three tables', () => {
     const random = createRandom(20);
     let met = 0;
     let missed = 0;

@@ -1,11 +1,11 @@
 import { Button, Group, Loader, Text, Title, UnstyledButton } from '@mantine/core';
 import { memo } from 'react';
-import type { OrderAnswer } from '../../../core/planning/order/orderAnswer.ts';
 import type { OrderPlan, PlanStep } from '../../../core/planning/order/orderPlan.ts';
 import { pocketWords } from '../../words/places.ts';
 import { percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
 import type { Vocabulary } from '../../words/vocabulary.ts';
+import type { OrderTold } from '../../workers/orderProtocol.ts';
 import type { OrderPlanning } from './useOrderPlan.ts';
 
 interface PlanCardProps {
@@ -53,7 +53,7 @@ export const PlanCard = memo(function PlanCard({ planning, step, onStep, onPlayO
   );
 });
 
-function Answer({ answer, ...rest }: { readonly answer: OrderAnswer } & Omit<PlanCardProps, 'planning'>) {
+function Answer({ answer, ...rest }: { readonly answer: OrderTold } & Omit<PlanCardProps, 'planning'>) {
   const { vocabulary } = useWords();
   switch (answer.kind) {
     case 'too many':

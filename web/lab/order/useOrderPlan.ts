@@ -1,11 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import type { OrderAnswer } from '../../../core/planning/order/orderAnswer.ts';
 import { planInWorker } from '../../workers/order.ts';
-import type { OrderAsked } from '../../workers/orderProtocol.ts';
+import type { OrderAsked, OrderTold } from '../../workers/orderProtocol.ts';
 
 /** What is known of the question that is asked now. */
 export interface OrderPlanning {
-  readonly answer: OrderAnswer | undefined;
+  readonly answer: OrderTold | undefined;
   readonly running: boolean;
   readonly failed: Error | undefined;
   readonly stop: () => void;
@@ -13,7 +12,7 @@ export interface OrderPlanning {
 
 interface Held {
   readonly key: string;
-  readonly answer: OrderAnswer | undefined;
+  readonly answer: OrderTold | undefined;
   readonly running: boolean;
   readonly failed: Error | undefined;
 }
