@@ -2,7 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 /**
  * The parts run one after the other: those without a database or a browser first, on both cores. Modules keep no state
- * of their own, so what one file has loaded serves the next; only those of the interface share a page's globals.
+ * of their own, so what one file has loaded serves the next; only those of the interface share a page's globals. Time
+ * limits end what hangs; they are wide, for a machine may have little time for us, and no test asks how fast it is.
  */
 export default defineConfig({
   test: {
@@ -13,7 +14,7 @@ export default defineConfig({
           name: 'core',
           include: ['core/**/*.test.ts', 'truth/**/*.test.ts'],
           environment: 'node',
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 1 },
@@ -29,9 +30,9 @@ export default defineConfig({
           environment: 'node',
           fileParallelism: false,
           isolate: false,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
-          expect: { poll: { timeout: 10_000 } },
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+          expect: { poll: { timeout: 30_000 } },
           sequence: { groupOrder: 2 },
         },
       },
@@ -42,7 +43,7 @@ export default defineConfig({
           include: ['web/**/*.test.ts', 'web/**/*.test.tsx'],
           // Those that need a page say so in their first line.
           environment: 'node',
-          testTimeout: 30_000,
+          testTimeout: 120_000,
           maxWorkers: 2,
           sequence: { groupOrder: 1 },
         },
@@ -56,10 +57,10 @@ export default defineConfig({
           environment: 'node',
           fileParallelism: false,
           isolate: false,
-          testTimeout: 90_000,
+          testTimeout: 300_000,
           hookTimeout: 120_000,
           // As long as the browser waits for anything else.
-          expect: { poll: { timeout: 20_000 } },
+          expect: { poll: { timeout: 45_000 } },
           sequence: { groupOrder: 3 },
         },
       },

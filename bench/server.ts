@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
-import { setTimeout } from 'node:timers/promises';
 import { BLANK_SHOT } from '../core/records/loggedShot.ts';
 import { logOf } from '../core/records/attempt.ts';
 import { playersSchema } from '../core/records/player.ts';
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { ensureBuilt } from '../scripts/lib/build.ts';
+import { Beat } from '../scripts/lib/beat.ts';
 import { withDemoServer } from '../scripts/lib/demoServer.ts';
 import { coachCookie } from './coachCookie.ts';
 import { quantile, type Figure } from './report.ts';
@@ -52,7 +52,7 @@ async function timeAttempts(url: string, clients: number, pauseMs: number): Prom
   const begun = performance.now();
   await Promise.all(
     Array.from({ length: clients }, async (_, client) => {
-      await setTimeout((pauseMs * client) / clients);
+      const beat = pauseMs === 0 ? undefined : new Beat(pauseMs, client / clients);
       for (let k = 0; k < ROUNDS_EACH; k++) {
         const round = randomUUID();
         const player = players[client % players.length];
@@ -60,6 +60,7 @@ async function timeAttempts(url: string, clients: number, pauseMs: number): Prom
         await ask('PUT', `/rounds/${round}`, newRound(where, { startedAt: at }));
         for (let ordinal = 1; ordinal <= SHOTS; ordinal++) {
           const landing = { x: 1 + 0.05 * ordinal, y: 0.2 + 0.008 * client };
+          await beat?.next();
           const start = performance.now();
           await ask('PUT', `/rounds/${round}/attempts/${randomUUID()}`, {
             ordinal,
@@ -69,7 +70,6 @@ async function timeAttempts(url: string, clients: number, pauseMs: number): Prom
           // The first round of each client warms connections and code.
           const took = performance.now() - start;
           if (k > 0) times.push(took);
-          await setTimeout(Math.max(0, pauseMs - took));
         }
       }
     }),

@@ -104,12 +104,13 @@ describe('a call', () => {
   it.each([
     ['in-off or not', 'fair', async () => press('No')],
     ['which side of the plant', 'plain', async () => press('Left')],
+    ['which ball first', 'plain', async () => page.getByRole('button', { name: '2', exact: true }).click()],
     ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
     ['draw the path', 'library', undefined],
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {
     await open(kind, level);
     await press('Set a position');
-    await page.getByRole('button', { name: 'Commit' }).waitFor();
+    await page.getByRole('button', { name: 'Commit' }).waitFor({ timeout: 60_000 });
     if (answer !== undefined) {
       await answer();
       await press('Commit');

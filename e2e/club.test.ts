@@ -141,7 +141,9 @@ describe('halls', () => {
     await reads(deck.getByRole('heading', { name: 'Upper deck' }), 'Upper deck');
     expect(await deck.getByRole('link').count()).toBe(1);
     await page.goto('/players/club');
-    await page.getByRole('button', { name: 'Archive' }).click();
-    await page.getByRole('button', { name: 'Bring back' }).waitFor();
+    // Coaches may be brought back on this page too: only the halls' own part is meant.
+    const halls = page.getByRole('region', { name: 'Halls' });
+    await halls.getByRole('button', { name: 'Archive' }).click();
+    await halls.getByRole('button', { name: 'Bring back' }).waitFor();
   });
 });

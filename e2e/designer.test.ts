@@ -172,7 +172,7 @@ describe('a drill from nothing', () => {
     await other.getByRole('tab', { name: 'Try', exact: true }).click();
     await other.getByRole('button', { name: 'Play a round' }).click();
     await reads(other.getByTestId('tried'), /^\d+ of \d+ balls$/);
-    await other.getByText(/^The middle one of \d+ rounds: \d+ of \d+ balls\.$/).waitFor();
+    await other.getByText(/^The middle one of \d+ rounds: \d+ of \d+ balls\.$/).waitFor({ timeout: 200_000 });
     expect(await other.getByRole('cell', { name: /^(cleared|\d+ made)$/ }).count()).toBeGreaterThan(2);
     await other.close();
   });

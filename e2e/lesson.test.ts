@@ -40,7 +40,7 @@ it('a group’s evening: set up from nothing, played in turns, noted, ended, and
   await page.getByRole('textbox', { name: 'Notes of the block' }).click();
   await page.keyboard.type('Let the cue go through.');
   await page.getByText('All is stored.').waitFor();
-  await expect.poll(async () => (await stored()).lesson.document.blocks[0]?.note).toContain('Let the cue');
+  await expect.poll(async () => (await stored()).lesson.document.blocks[0]?.note).toContain('go through.');
   await page.reload();
   await page.getByText('Let the cue go through.').waitFor();
   const lesson = page.url();

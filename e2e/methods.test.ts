@@ -359,7 +359,7 @@ it('calls: as many right as the computed truth says', async () => {
 });
 
 it('calls that only the coach can judge: locked first, then three of twelve agree', async () => {
-  await startRound(page, 'Wren', 'pick-a-fleet', 1);
+  await startRound(page, 'Wren', 'chart-the-order', 1);
   await press('_ _ _ _ _ _');
   for (let i = 0; i < 9; i++) await press('_ x');
   await comesTo('3', { value: 3, unit: 'calls', ...CLEARED });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { BallOnTable } from '../core/motion/shot.ts';
 import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
-import { choose, reads } from './lib/actions.ts';
+import { choose, pixelOf, reads, startRound, storedAttempts } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -34,6 +34,46 @@ describe('the bench for orders', () => {
     await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
   });
 
+  it('says what an order of one’s own costs, lays it beside the plan, and makes a drill of the table', async () => {
+    await open(THREE);
+    await step(/^3\. /).waitFor({ timeout: 60_000 });
+    const first = (await step(/^1\. /).innerText()).match(/^1\. (\d)/)?.[1] ?? '';
+    await plan().getByRole('button', { name: 'Play it' }).click();
+    await plan().getByRole('button', { name: 'Not here' }).click();
+    const own = page.getByRole('region', { name: 'Another way' });
+    await own.getByText(`Not the ${first} at shot 1.`).waitFor();
+    await reads(page.getByTestId('wish-cost'), /Your way: \d+ to \d+ %; the plan: \d+ to \d+ %\./);
+    const mine = page.getByRole('region', { name: 'Your way', exact: true });
+    expect(await mine.getByRole('button', { name: new RegExp(`^1\\. ${first} to`) }).count()).toBe(0);
+    await own.getByRole('button', { name: 'Keep as the student’s' }).click();
+    const beside = page.getByRole('table', { name: 'Side by side' });
+    await beside
+      .getByRole('button', { name: /^Student, shot 1: the \d, here it leaves the plan$/ })
+      .waitFor();
+
+    // An order that is tapped, the last ball with the others.
+    await own.getByRole('button', { name: 'Tap an order' }).click();
+    for (const id of ['3', '2', '1']) {
+      const { x, y } = THREE.find((each) => each.id === id) ?? { x: 0, y: 0 };
+      const at = await pixelOf(page, { x, y });
+      await page.mouse.click(at.x, at.y);
+    }
+    await own.getByText('In the order 3, 2, 1.').waitFor();
+    await mine.getByRole('button', { name: /^1\. 3 to/ }).waitFor({ timeout: 60_000 });
+
+    await page.getByRole('button', { name: 'Make a drill of it' }).click();
+    await page.waitForURL(/\/drills\/new/);
+    await page.getByRole('tab', { name: 'Text' }).click();
+    await expect.poll(() => page.getByLabel(/Advice/).inputValue()).toMatch(/^The plan: the 3 to/);
+  });
+
+  it('says how far the cue ball goes, and how the two suits compare', async () => {
+    const nine = [cueBall(1.7, 0.635), ball('1', 2.2, 0.3), ball('9', 0.0286, 0.55), ball('8', 0.9, 0.635)];
+    await open(nine, 'suits');
+    await reads(step(/^1\. 1 to/), /cue ball \d\.\d\sm, (no|one|two|three) cushion/);
+    await reads(plan(), /Lower suit: \d+ to \d+ %, higher suit: \d+ to \d+ %\. Take the lower one\./);
+  });
+
   it('keeps what is asked in the address, and a better player clears it more surely', async () => {
     await open(THREE);
     await plan().locator('ol li').nth(2).waitFor({ timeout: 60_000 });
@@ -61,5 +101,36 @@ describe('the bench for orders', () => {
     await plan()
       .getByText(/^The 1 is blocked by/)
       .waitFor();
+  });
+});
+
+describe('a drill that asks for a clearance', () => {
+  it('shows its plan when somebody asks, on its page and at the table, and what was played against it', async () => {
+    await page.goto('/drills/far-shores?stage=1');
+    await page.getByText('Think of your own order first.').waitFor();
+    await page.getByRole('button', { name: 'Show the plan' }).click();
+    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+    await step(/^2\. 2 to/).click();
+    await plan().getByRole('button', { name: 'Play it' }).waitFor();
+
+    await startRound(page, 'Wren', 'far-shores', 1);
+    const pad = page.getByTestId('plan-pad');
+    expect(await pad.getByRole('status').count()).toBe(0);
+    await pad.getByRole('button', { name: 'Show the plan' }).click();
+    await reads(pad.getByRole('status'), /^Next: the 1 to .+ clears \d+ of a hundred\.$/);
+    await page.getByRole('button', { name: /^Potted (the )?1/ }).click();
+    await pad.getByText('Tap where the cue ball stopped').waitFor();
+    await pad.getByText('The 1 was the plan’s ball.').waitFor();
+    const at = await pixelOf(page, { x: 1.27, y: 0.5 });
+    await page.mouse.click(at.x, at.y);
+    await reads(pad.getByRole('status'), /^(Next: the 2 to|The plan sees no ball)/);
+    await page.keyboard.press('x');
+    await storedAttempts(page, 1);
+    await page.keyboard.press('e');
+    await page.getByRole('button', { name: 'End the round' }).click();
+    const against = page.getByTestId('plan-against');
+    await against.getByRole('button', { name: 'Attempt 1' }).click();
+    await against.getByRole('row', { name: /^1 1 1 0$/ }).waitFor();
+    expect(await against.getByRole('row').count()).toBe(3);
   });
 });

@@ -132,6 +132,8 @@ describe('a player’s page', () => {
       expect(Math.abs(parseInt(before, 10) - parseInt(after, 10) - sum)).toBeLessThanOrEqual(3);
     }
     await page.getByTestId('ledger-dearest').waitFor();
+    await page.getByRole('button', { name: /^Make a drill of shot \d$/ }).click();
+    await page.waitForURL(/drills.new.draft=ledger/);
   });
 });
 
@@ -182,22 +184,27 @@ describe('a programme', () => {
       .locator('.day')
       .filter({ hasNot: page.locator('.programme-item') })
       .last();
-    await items.last().scrollIntoViewIfNeeded();
     const named = (await target.getAttribute('aria-label')) ?? '';
-    const to = await target.boundingBox();
+    const day = page.getByRole('cell', { name: named, exact: true });
+    await day.scrollIntoViewIfNeeded();
     const from = await items.last().boundingBox();
-    if (to === null || from === null) throw new Error('nothing to drag');
+    if (from === null) throw new Error('nothing to drag');
     await page.mouse.move(from.x + 20, from.y + 10);
     await page.mouse.down();
     await page.mouse.move(from.x + 40, from.y + 14, { steps: 4 });
-    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+    // The page may scroll under the drag, and says itself over which day the entry is: only then it is let go.
+    await expect
+      .poll(async () => {
+        const to = await day.boundingBox();
+        if (to === null) return '';
+        await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+        return day.getAttribute('class');
+      })
+      .toContain('over');
     await page.mouse.up();
-    await page.getByRole('cell', { name: named, exact: true }).locator('.programme-item').waitFor();
+    await day.locator('.programme-item').waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page
-      .getByRole('cell', { name: named, exact: true })
-      .locator('.programme-item')
-      .waitFor({ state: 'detached' });
+    await day.locator('.programme-item').waitFor({ state: 'detached' });
     expect(await cells.count()).toBeGreaterThan(30);
 
     await items.last().click();

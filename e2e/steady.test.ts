@@ -16,6 +16,8 @@ const TABS = 5;
 const ENTRIES = 100;
 /** Three entries a second in each tab. */
 const EVERY_MS = 333;
+/** All is sent by then also where the machine has little time for it; how fast is not asked here, ms. */
+const SENT_MS = 120_000;
 
 let page: Page;
 let browser: Browser;
@@ -104,11 +106,13 @@ it('500 entries at three a second are all there, once, and no shot ever leaves t
   }
   for (const id of rounds) {
     const stored = async () => openRoundSchema.validate(await ask('GET', `/rounds/${id}`));
-    await expect.poll(async () => (await stored()).round.attempts.length).toBe(ENTRIES);
+    await expect.poll(async () => (await stored()).round.attempts.length, { timeout: SENT_MS }).toBe(ENTRIES);
     const { round, conflicts } = await stored();
     expect(round.attempts.map(({ ordinal }) => ordinal)).toEqual(keys.map((_, k) => k + 1));
     expect(round.attempts.map(({ counted }) => counted.done)).toEqual(keys.map((_, k) => made(k)));
     expect(conflicts).toEqual([]);
   }
   await Promise.all(tabs.map((tab) => tab.close()));
-}, 180_000);
+  // Others count the club's own drills.
+  await ask('PUT', `/drills/${slug}/archived`, { archived: true });
+}, 300_000);

@@ -2,6 +2,7 @@ import { setTimeout } from 'node:timers/promises';
 import { createConnection, type RowDataPacket } from 'mysql2/promise';
 import { coachCookie } from '../bench/coachCookie.ts';
 import { quantile } from '../bench/report.ts';
+import { Beat } from './lib/beat.ts';
 import { ClusterInstallation } from './lib/clusterInstallation.ts';
 import { withDemoServer } from './lib/demoServer.ts';
 import { Device, type Seen } from './lib/device.ts';
@@ -46,9 +47,10 @@ async function steady(): Promise<void> {
     const devices = Array.from({ length: DEVICES }, async (_, n) => {
       const device = new Device(url, cookie, seen);
       const player = await device.begin(n);
-      await setTimeout((PAUSE_MS * n) / DEVICES);
+      const beat = new Beat(PAUSE_MS, n / DEVICES);
       for (let k = 0; Date.now() < end; k++) {
-        await device.round(SHOTS, PAUSE_MS);
+        // Nor do they end their rounds in step: the first is of another length for each.
+        await device.round(k === 0 ? 1 + (n % SHOTS) : SHOTS, beat);
         await device.page(PAGES[(n + k) % PAGES.length] ?? '/today');
         if (k % 4 === 0) await device.page(`/players/${player}/progress`);
       }
@@ -133,7 +135,7 @@ async function burst(
   const rounds = BURST / BURST_DEVICES / SHOTS;
   await Promise.all(
     devices.map(async (device) => {
-      for (let k = 0; k < rounds; k++) await device.round(SHOTS, 0);
+      for (let k = 0; k < rounds; k++) await device.round(SHOTS);
     }),
   );
   await killing;

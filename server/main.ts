@@ -4,6 +4,7 @@ import { pino } from 'pino';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { buildTable } from '../core/table/table.ts';
 import { createApp } from './app.ts';
+import type { Dependencies } from './dependencies.ts';
 import { BenchmarkQueue } from './benchmarks/queue.ts';
 import { readShippedBenchmarks, storeShippedBenchmarks } from './benchmarks/shipped.ts';
 import { openThreads, THREADS } from './benchmarks/threads.ts';
@@ -23,7 +24,7 @@ import { openRestoreThread } from './exports/restoreThread.ts';
 import { requestNow } from './http/asking.ts';
 import { limitSockets } from './http/sockets.ts';
 import { warmUpPages } from './players/warmUp.ts';
-import { warmUp } from './rounds/warmUp.ts';
+import { rehearseShots } from './rehearsal.ts';
 import { answerMeasures } from './measure.ts';
 
 /**
@@ -63,11 +64,12 @@ const BACKUPS_MS = 600_000;
 /** Drills are solved ahead when the first have come in, and with pauses: whoever scores goes first. */
 const SOLVE_AFTER_MS = 20_000;
 const SOLVE_PAUSE_MS = 250;
+/** Benchmarks that were left by an earlier run wait a little, for the same reason. */
+const COMPUTE_AFTER_MS = 8_000;
 /** Jobs of a server that is gone are taken over by whoever looks. */
 const LOOK_MS = 20_000;
 
 await pool.fill();
-warmUp(library);
 warmUpPages();
 const calls = openCallThread();
 const plans = openPlanThread();
@@ -75,7 +77,7 @@ const restoring = openRestoreThread(url);
 const backupFolder = env['JOLLY_BACKUPS'];
 const backupsKept = Math.max(1, Math.trunc(Number(env['JOLLY_BACKUPS_KEPT'] ?? 14)) || 14);
 
-const app = createApp({
+const deps: Dependencies = {
   pool,
   restore: restoring.restore,
   scoreCall: calls.score,
@@ -88,7 +90,12 @@ const app = createApp({
   demoSignIns: demo ? DEMO_SIGN_INS : [],
   ...(benchmarks === undefined ? {} : { wakeBenchmarks: () => void benchmarks.wake() }),
   webFolder: path.join(root, 'dist', 'web'),
+};
+await rehearseShots(deps, url, library).catch((error: unknown) => {
+  // Without it the first shots are slower: that keeps nobody out.
+  log.warn({ err: error }, 'the way of a shot was not rehearsed');
 });
+const app = createApp(deps);
 
 const server = serve({
   fetch: app.fetch,
@@ -115,7 +122,7 @@ server.on('listening', () => {
     setInterval(nightly, BACKUPS_MS).unref();
   }
   if (benchmarks !== undefined) {
-    void benchmarks.wake();
+    setTimeout(() => void benchmarks.wake(), COMPUTE_AFTER_MS).unref();
     setInterval(() => void benchmarks.wake(), LOOK_MS).unref();
   }
 });

@@ -58,7 +58,8 @@ export function orders({ seed, size }: Asked): readonly Figure[] {
       const question = { table: POOL, balls, game, error, detail: FINE };
       const planner = OrderPlanner.of(question);
       if (planner === undefined) continue;
-      claimed += planner.choose(game.start, cue, balls)?.value ?? 0;
+      const stroke = planner.choose(game.start, cue, balls);
+      claimed += stroke === undefined ? 0 : planner.judged(game.start, stroke).value;
       const random = createRandom(seed + 77 * t);
       for (let k = 0; k < PLAYS; k++) {
         const { end } = playOut(question, planner, { state: game.start, cue, balls }, random.fork(k));

@@ -92,6 +92,10 @@ function mantineVariables(colours: typeof light): Record<string, string> {
     ...variables(colours),
     '--mantine-color-body': colours.paper,
     '--mantine-color-text': colours.ink,
+    // Ink is dark on paper and light in the dark; Mantine knows one shade of it.
+    '--mantine-color-ink-light-color': colours.ink,
+    '--mantine-color-ink-text': colours.ink,
+    '--mantine-color-ink-outline': colours.ink,
     '--mantine-color-anchor': colours.ink,
     '--mantine-color-dimmed': colours.muted,
     '--mantine-color-default': colours.surface,

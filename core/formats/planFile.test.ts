@@ -39,6 +39,46 @@ describe('a question for the order of a clearance', () => {
     expect(answerPlanFile(QUESTION)).toEqual(answer);
   }, 60_000);
 
+  it('keeps to wishes, and to a pocket in turn where the drill asks for it', () => {
+    // Both lie for the same corner pocket.
+    const two = {
+      ...QUESTION,
+      balls: [
+        { id: '1', x: 2.25, y: 1.1 },
+        { id: '2', x: 2.3, y: 0.95 },
+      ],
+      cueBall: { x: 1.6, y: 0.7 },
+      order: { kind: 'any' },
+    };
+    const stepsOf = (question: object) => {
+      const answer = answerPlanFile(question);
+      if (!('found' in answer) || !answer.found) throw new Error('no plan');
+      return answer.steps.map(({ ball, pocket }) => ({ ball, pocket }));
+    };
+    const free = stepsOf(two);
+    expect(new Set(free.map(({ pocket }) => pocket))).toEqual(new Set(['foot-left']));
+    const inTurn = stepsOf({ ...two, conditions: ['alternating pockets'] });
+    expect(inTurn[0]?.pocket).not.toBe(inTurn[1]?.pocket);
+    const other = free[1]?.ball ?? '';
+    expect(stepsOf({ ...two, wishes: { locked: [{ step: 1, ball: other }] } })[0]?.ball).toBe(other);
+    expect(
+      stepsOf({ ...two, wishes: { forbidden: [{ step: 1, ball: free[0]?.ball ?? '' }] } })[0]?.ball,
+    ).toBe(other);
+    // As near to one corner as to the other.
+    const one = { ...two, balls: [{ id: '1', x: 1.9, y: 0.635 }], cueBall: { x: 1.2, y: 0.635 } };
+    for (const pocket of ['foot-left', 'foot-right']) {
+      expect(stepsOf({ ...one, wishes: { pockets: [{ ball: '1', pocket }] } })).toEqual([
+        { ball: '1', pocket },
+      ]);
+    }
+  }, 60_000);
+
+  it('makes no stroke of a plan that breaks a condition', () => {
+    const answer = answerPlanFile({ ...QUESTION, conditions: ['no cushion'], order: { kind: 'any' } });
+    if (!('found' in answer) || !answer.found) throw new Error('no plan');
+    for (const { cushions } of answer.steps) expect(cushions).toEqual([]);
+  }, 60_000);
+
   it('says what blocks where nothing can be played', () => {
     // In the mouth of each corner and in front of both middle pockets lies another ball, close to the first.
     const answer = answerPlanFile({
@@ -59,10 +99,38 @@ describe('a question for the order of a clearance', () => {
     expect(own?.by.length).toBeGreaterThan(0);
   }, 60_000);
 
+  it('says which suit is the better one, and calls the same a tie', () => {
+    const suits = { kind: 'suits', suits: [['1'], ['9']], last: '8', both: false };
+    const asked = (nine: { readonly x: number; readonly y: number }) => {
+      const balls = [
+        { id: '1', x: 2.2, y: 0.3 },
+        { id: '9', ...nine },
+        { id: '8', x: 0.9, y: 0.635 },
+      ];
+      const answer = answerPlanFile({
+        ...QUESTION,
+        cueBall: { x: 1.7, y: 0.635 },
+        balls,
+        order: suits,
+        play: 16,
+      });
+      if (!('found' in answer) || !answer.found) throw new Error('no plan');
+      return answer;
+    };
+    // Where it lies the one ball is an easy pot; the other one is frozen to the middle of a short cushion, far away.
+    const far = asked({ x: 0.0286, y: 0.55 });
+    expect(far.suits?.better).toBe(1);
+    expect(far.order[0]).toBe('1');
+    // The same in the mirror.
+    const alike = asked({ x: 2.2, y: 0.97 });
+    expect(alike.suits?.chances).toHaveLength(2);
+    expect(alike.suits?.better).toBeNull();
+  }, 60_000);
+
   it('is not answered under conditions that a plan would break', () => {
-    expect(answerPlanFile({ ...QUESTION, conditions: ['alternating pockets'] })).toMatchObject({
+    expect(answerPlanFile({ ...QUESTION, conditions: ['cushion first'] })).toMatchObject({
       found: false,
-      why: expect.stringContaining('alternating pockets') as string,
+      why: expect.stringContaining('cushion first') as string,
     });
   });
 
@@ -88,6 +156,12 @@ describe('a question for the order of a clearance', () => {
     const isValid = new Ajv2020({ allErrors: true }).compile(schema);
     expect(isValid(QUESTION)).toBe(true);
     expect(isValid({ ...QUESTION, cueBall: 'in hand', conditions: ['no cushion'] })).toBe(true);
+    const wishes = {
+      locked: [{ step: 1, ball: '2' }],
+      forbidden: [],
+      pockets: [{ ball: '1', pocket: 'foot-left' }],
+    };
+    expect(isValid({ ...QUESTION, wishes })).toBe(true);
     for (const change of [
       { order: { kind: 'x' } },
       { balls: [] },
@@ -96,6 +170,8 @@ describe('a question for the order of a clearance', () => {
       { seed: 0.5 },
       { play: 0 },
       { x: 1 },
+      { wishes: { locked: [{ step: 0, ball: '2' }] } },
+      { wishes: { pockets: [{ ball: '1', pocket: 'north' }] } },
     ]) {
       expect([change, isValid({ ...QUESTION, ...change })]).toEqual([change, false]);
       expect(answerPlanFile({ ...QUESTION, ...change })).toHaveProperty('error');

@@ -2,19 +2,22 @@ import { array, lazy, number, object, string, ValidationError, type InferType } 
 import { toDegrees } from '../math/angle.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { CUE_BALL } from '../drill/layout.ts';
-import { orderGameOf } from '../drill/orderGame.ts';
-import { planOrder, type PlanStep } from '../planning/order/orderPlan.ts';
+import { orderGameOf, suitChoices } from '../drill/orderGame.ts';
+import { bestChoice, type PlannedChoice, type PlayedChance } from '../planning/order/choices.ts';
+import { planOrder, type KeyBall, type PlannedProblem, type PlanStep } from '../planning/order/orderPlan.ts';
 import { MOST_NODES } from '../planning/order/nodes.ts';
+import type { BallAtStep } from '../planning/order/wishes.ts';
 import { COARSE, FINE } from '../planning/order/shotTable.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
-import { CONDITIONS, type Condition } from '../records/drill.ts';
+import { CONDITIONS } from '../records/drill.ts';
 import { orderSchema } from '../records/drillText/order.ts';
 import { choice, finite, text } from '../records/fields.ts';
 import { tableCardSchema } from '../records/tableCard.ts';
 import { standardCard, tableOfCard } from '../table/card.ts';
+import { POCKET_NAMES } from '../table/pockets.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import type { Table } from '../table/table.ts';
-import { brokenConditions } from '../virtual/choosePot.ts';
+import { shotRulesOf, UNPLANNED } from '../virtual/shotRules.ts';
 
 /** The open file of a question for the order of a clearance: metres, seconds; angles in degrees. */
 export const PLAN_FORMAT = 'jolly-rail/plan';
@@ -33,9 +36,6 @@ const whole = (low: number, high: number) =>
     .integer('${path} must be a whole number')
     .min(low, `\${path} must be at least ${low}`)
     .max(high, `\${path} must be at most ${high}`);
-
-/** Conditions that a plan cannot keep: it would break them without a word. */
-const UNPLANNED: readonly Condition[] = ['alternating pockets', 'cushion first', 'no rest'];
 
 const placeSchema = object({ x: finite(), y: finite() }).exact(UNKNOWN).required('${path} is missing');
 
@@ -64,6 +64,33 @@ const ballSchema = object({ id: text(12), x: finite(), y: finite() })
   .exact(UNKNOWN)
   .required();
 
+const atSteps = () =>
+  array(
+    object({
+      step: finite().integer('${path} must be a whole number').min(1, '${path} must be at least 1'),
+      ball: text(12),
+    })
+      .exact(UNKNOWN)
+      .required(),
+  )
+    .strict()
+    .typeError('${path} must be a list')
+    .optional();
+
+/** Steps as they are counted in an answer: from 1 on. */
+const wishesSchema = object({
+  locked: atSteps(),
+  forbidden: atSteps(),
+  pockets: array(
+    object({ ball: text(12), pocket: choice(POCKET_NAMES) })
+      .exact(UNKNOWN)
+      .required(),
+  )
+    .strict()
+    .typeError('${path} must be a list')
+    .optional(),
+}).exact(UNKNOWN);
+
 /** A question as it stands in a file. */
 export const planFileSchema = object({
   format: choice([PLAN_FORMAT]),
@@ -78,6 +105,7 @@ export const planFileSchema = object({
   cueBall: cueSchema,
   order: orderSchema,
   conditions: array(choice(CONDITIONS)).strict().typeError('conditions must be a list').optional(),
+  wishes: wishesSchema.optional().default(undefined),
   player: playerSchema,
   seconds: maybe().moreThan(0, 'seconds must be above zero'),
   seed: whole(0, 2 ** 31),
@@ -99,6 +127,8 @@ interface WrittenStep {
   readonly chance: number;
   readonly value: number;
   readonly landing: { readonly x: number; readonly y: number };
+  readonly travel: number;
+  readonly cushions: readonly string[];
   readonly alternative: PlanStep['alternative'] | null;
 }
 
@@ -110,14 +140,17 @@ export type PlanAnswer =
       readonly order: readonly string[];
       readonly complete: boolean;
       readonly steps: readonly WrittenStep[];
-      readonly chance: {
-        readonly share: number;
-        readonly low: number;
-        readonly high: number;
-        readonly plays: number;
-      };
+      readonly chance: PlayedChance;
       readonly ends: Readonly<Record<string, number>>;
       readonly states: number;
+      /** With the choice of the suit: the chance of each, and the better one from 1 on; null for a tie. */
+      readonly suits: {
+        readonly chances: readonly PlannedChoice[];
+        readonly better: number | null;
+      } | null;
+      /** Its number among the steps from 1 on, like those of the problems. */
+      readonly keyBall: KeyBall | null;
+      readonly problems: readonly (Omit<PlannedProblem, 'step'> & { readonly step: number | null })[];
     }
   | {
       readonly found: false;
@@ -130,17 +163,16 @@ function tableOf({ table }: PlanFile): Table {
   return tableOfCard(typeof table === 'string' ? standardCard(table) : table, null);
 }
 
-function written({ ball, pocket, shot, chance, value, landing, alternative }: PlanStep): WrittenStep {
+function written({ shot, alternative, ...step }: PlanStep): WrittenStep {
+  const { ball, pocket, chance, value, landing, travel, cushions } = step;
   const { speed, direction, tip, elevation } = shot.strike;
-  return {
-    ball,
-    pocket,
-    strike: { speed, direction: toDegrees(direction), tip, elevation: toDegrees(elevation) },
-    chance,
-    value,
-    landing,
-    alternative: alternative ?? null,
-  };
+  const strike = { speed, direction: toDegrees(direction), tip, elevation: toDegrees(elevation) };
+  return { ball, pocket, strike, chance, value, landing, travel, cushions, alternative: alternative ?? null };
+}
+
+function suitsOf(chances: readonly PlannedChoice[]) {
+  const better = bestChoice(chances);
+  return { chances, better: better === undefined ? null : better + 1 };
 }
 
 /**
@@ -175,7 +207,14 @@ function answer(file: PlanFile): PlanAnswer {
     typeof cueBall === 'string'
       ? undefined
       : { id: CUE_BALL, ...cueBall, radius: preset.cueBallRadius, mass: preset.cueBallMass };
-  const game = orderGameOf(order, { onTable: ids, last: undefined, suit: undefined });
+  const { locked = [], forbidden = [], pockets = [] } = file.wishes ?? {};
+  const fromZero = (wish: BallAtStep) => ({ ...wish, step: wish.step - 1 });
+  const wishes = { locked: locked.map(fromZero), forbidden: forbidden.map(fromZero), pockets };
+  const game = orderGameOf(
+    order,
+    { onTable: ids, last: undefined, suit: undefined },
+    { wishes, alternating: conditions.includes('alternating pockets') },
+  );
   const unplanned = conditions.find((condition) => UNPLANNED.includes(condition));
   if (unplanned !== undefined) {
     return { found: false, why: `plans do not know the condition "${unplanned}" yet`, blocked: [] };
@@ -189,9 +228,8 @@ function answer(file: PlanFile): PlanAnswer {
     cue,
     seed,
     plays: play,
-    allowed: (result, { ball, pocket }) =>
-      brokenConditions(conditions, result, { cue: CUE_BALL, object: ball, pocket, lastPocket: undefined })
-        .length === 0,
+    choices: suitChoices(order, game.start),
+    ...shotRulesOf(conditions, wishes),
   });
   if (planned.kind === 'too many') {
     return { found: false, why: `the order has more than ${String(MOST_NODES)} states`, blocked: [] };
@@ -210,5 +248,11 @@ function answer(file: PlanFile): PlanAnswer {
     chance,
     ends,
     states,
+    suits: plan.choices.length === 0 ? null : suitsOf(plan.choices),
+    keyBall: plan.keyBall === undefined ? null : { ...plan.keyBall, step: plan.keyBall.step + 1 },
+    problems: plan.problems.map(({ step, ...problem }) => ({
+      ...problem,
+      step: step === undefined ? null : step + 1,
+    })),
   };
 }

@@ -16,6 +16,9 @@ function truthOf(question: CallQuestion): string {
     case 'in-off or not':
     case 'does it pass':
     case 'which side of the plant':
+    case 'which ball first':
+    case 'which suit':
+    case 'key ball':
       return question.truth;
     case 'draw the path':
     case 'how long is the window':
@@ -36,8 +39,10 @@ export function countedCall(question: CallQuestion, answer: CallAnswer): Counted
       ? answer.verdict
       : answer.kind === 'side'
         ? answer.side
-        : score >= NEAR_ENOUGH
-          ? computed
-          : 'off';
+        : answer.kind === 'pick'
+          ? answer.pick
+          : score >= NEAR_ENOUGH
+            ? computed
+            : 'off';
   return { called, computed, played: null };
 }

@@ -2,10 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { distance } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
 import { POOL, SNOOKER } from '../testing/balls.ts';
+import { anyOrder } from '../planning/order/anyOrder.ts';
+import { OrderPlanner } from '../planning/order/planner.ts';
+import { playOut } from '../planning/order/playOut.ts';
+import { COARSE } from '../planning/order/shotTable.ts';
+import { executionErrorOf } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
 import { solvePlant } from '../shot/plants.ts';
 import { CALL_KINDS, DIFFICULTIES } from './kinds.ts';
 import { poseFromPlan, poseFromSeed } from './pose.ts';
-import { answerKindOf, type CallAnswer, type CallQuestion } from './question.ts';
+import { answerKindOf, picksOf, type CallAnswer, type CallQuestion } from './question.ts';
 import { meanApart, scoreCall } from './score.ts';
 
 const SEEDS = [1, 2, 3, 4];
@@ -15,6 +21,15 @@ function posed(kind: (typeof CALL_KINDS)[number], difficulty: (typeof DIFFICULTI
   // What is said of all of them would be true of none.
   expect(found.length).toBeGreaterThan(0);
   return found;
+}
+
+/** The first position that is found: those that are planned take a while. */
+function firstPosed(kind: (typeof CALL_KINDS)[number]): CallQuestion {
+  for (const seed of SEEDS) {
+    const question = poseFromSeed(POOL, kind, 'plain', seed);
+    if (question !== undefined) return question;
+  }
+  throw new Error(`no position for "${kind}"`);
 }
 
 const cueOf = (question: CallQuestion) => {
@@ -165,8 +180,85 @@ describe('the score of a call', () => {
 
   it('of an answer to another question is refused', () => {
     for (const kind of CALL_KINDS)
-      expect(['verdict', 'path', 'length', 'side']).toContain(answerKindOf(kind));
+      expect(['verdict', 'path', 'length', 'side', 'pick']).toContain(answerKindOf(kind));
     expect(() => scoreCall(pass!, { kind: 'length', metres: 1 })).toThrow(RangeError);
     expect(() => scoreCall(path!, { kind: 'side', side: 'left' })).toThrow(RangeError);
+  });
+});
+
+describe('which ball first', () => {
+  const question = [1, 2, 3]
+    .map((seed) => poseFromSeed(POOL, 'which ball first', 'plain', seed))
+    .find(Boolean);
+  if (question?.kind !== 'which ball first') throw new Error('no position');
+
+  it('is the ball with which a team player clears most often, the others behind by what the difficulty says', () => {
+    const { worth, truth, shot, pot, pocket } = question;
+    expect(worth[0]?.pick).toBe(truth);
+    expect(worth.map(({ value }) => value)).toEqual(worth.map(({ value }) => value).sort((a, b) => b - a));
+    expect(1 - (worth[1]?.value ?? 0) / (worth[0]?.value ?? 1)).toBeGreaterThanOrEqual(0.3);
+    // The stroke that is shown afterwards pots it.
+    expect(pot).toBe(truth);
+    expect(simulate(shot).rest.find(({ id }) => id === pot)?.pocket).toBe(pocket);
+  });
+
+  it('is scored by the share of the chance that a call keeps', () => {
+    const { worth, truth } = question;
+    const [best, second] = worth;
+    expect(scoreCall(question, { kind: 'pick', pick: truth })).toBe(1);
+    expect(scoreCall(question, { kind: 'pick', pick: second?.pick ?? '' })).toBeCloseTo(
+      (second?.value ?? 0) / (best?.value ?? 1),
+      12,
+    );
+    expect(scoreCall(question, { kind: 'pick', pick: 'no such ball' })).toBe(0);
+    expect(() => scoreCall(question, { kind: 'verdict', verdict: 'yes' })).toThrow(RangeError);
+  });
+
+  it('is what fresh play-outs of plans that are held to a first ball come to', () => {
+    const { shot, worth } = question;
+    const cue = shot.balls.find(({ id }) => id === shot.strike.ball)!;
+    const balls = shot.balls.filter((each) => each !== cue);
+    const error = executionErrorOf('team', 'pool');
+    const clearedWith = (ball: string) => {
+      const free = anyOrder(balls.map(({ id }) => id));
+      // Held to the ball as long as nothing has fallen.
+      const game = {
+        ...free,
+        legal: (left: readonly string[]) => (left.length === balls.length ? [ball] : left),
+      };
+      const asked = { table: POOL, balls, game, error, detail: COARSE };
+      const planner = OrderPlanner.of(asked)!;
+      const from = { state: game.start, cue, balls };
+      return Array.from({ length: PLAYS }, (_, k) =>
+        playOut(asked, planner, from, createRandom(k + 1)),
+      ).filter(({ end }) => end === 'cleared').length;
+    };
+    const last = worth.at(-1);
+    expect(clearedWith(question.truth)).toBeGreaterThan(clearedWith(last?.pick ?? ''));
+  }, 60_000);
+
+  const PLAYS = 10;
+});
+
+describe('which suit, and which is the key ball', () => {
+  it('a suit is lower or higher, and the one of which no ball can be reached is worth less', () => {
+    const question = firstPosed('which suit');
+    if (question.kind !== 'which suit') throw new Error('another kind');
+    expect(picksOf(question)).toEqual(['lower', 'higher']);
+    expect(new Set(question.worth.map(({ pick }) => pick))).toEqual(new Set(['lower', 'higher']));
+    expect(question.truth).toBe(question.worth[0]?.pick);
+    expect(Number(question.pot) < 8).toBe(question.truth === 'lower');
+    expect(poseFromSeed(SNOOKER, 'which suit', 'plain', 1)).toBeUndefined();
+  });
+
+  it('a key ball is one of the plan’s, and nothing else costs as much in another’s place', () => {
+    const question = firstPosed('key ball');
+    if (question.kind !== 'key ball') throw new Error('another kind');
+    expect([...question.order].sort()).toEqual([...picksOf(question)].sort());
+    expect(question.order).toContain(question.truth);
+    expect(question.order.indexOf(question.instead)).toBeGreaterThan(question.order.indexOf(question.truth));
+    const costs = question.worth.map(({ value }) => value);
+    expect(costs[0]).toBeGreaterThan(1.3 * (costs[1] ?? 0));
+    expect(scoreCall(question, { kind: 'pick', pick: question.truth })).toBe(1);
   });
 });

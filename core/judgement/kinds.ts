@@ -5,6 +5,9 @@ export const CALL_KINDS = [
   'draw the path',
   'how long is the window',
   'which side of the plant',
+  'which ball first',
+  'which suit',
+  'key ball',
 ] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
 

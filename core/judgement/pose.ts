@@ -6,14 +6,19 @@ import type { CallKind, Difficulty } from './kinds.ts';
 import { inOffOf, poseInOff } from './pose/inOff.ts';
 import { passOf, posePass } from './pose/pass.ts';
 import { pathOf, posePath } from './pose/path.ts';
+import { poseFirst } from './pose/first.ts';
+import { poseKeyBall } from './pose/keyBall.ts';
+import { poseSuit } from './pose/suit.ts';
 import { posePlant } from './pose/plant.ts';
 import type { Poser } from './pose/poser.ts';
 import type { Posed } from './pose/randomPot.ts';
 import { poseWindow, windowOf } from './pose/window.ts';
-import type { CallQuestion } from './question.ts';
+import { answerKindOf, type CallQuestion } from './question.ts';
 
 /** Positions that are tried for one of a difficulty; none found is told, not searched for ever. */
 const TRIES = 1200;
+/** A table has to be planned for each try of these. */
+const PLANNED_TRIES = 40;
 
 const POSERS: Readonly<Record<CallKind, Poser>> = {
   'in-off or not': poseInOff,
@@ -21,12 +26,15 @@ const POSERS: Readonly<Record<CallKind, Poser>> = {
   'draw the path': posePath,
   'how long is the window': poseWindow,
   'which side of the plant': posePlant,
+  'which ball first': poseFirst,
+  'which suit': poseSuit,
+  'key ball': poseKeyBall,
 };
 
 /**
  * Makes up a position of a kind and difficulty. Positions that are too close to call come at the top difficulty only.
  * @param seed same seed, same position
- * @returns undefined when none was found among a thousand tries
+ * @returns undefined when none was found among so many tries
  */
 export function poseFromSeed(
   table: Table,
@@ -36,7 +44,8 @@ export function poseFromSeed(
 ): CallQuestion | undefined {
   const random = createRandom(seed);
   const wanted = random.uniform() < 0.5 ? 'yes' : 'no';
-  for (let k = 0; k < TRIES; k++) {
+  const tries = answerKindOf(kind) === 'pick' ? PLANNED_TRIES : TRIES;
+  for (let k = 0; k < tries; k++) {
     const question = POSERS[kind](table, random, { difficulty, wanted });
     if (question !== undefined) return question;
   }
@@ -44,7 +53,7 @@ export function poseFromSeed(
 }
 
 /**
- * Asks about a planned stroke, as a drill has it. A plant is not asked of one.
+ * Asks about a planned stroke, as a drill has it. A plant and an order are not asked of one.
  * @param next the ball after the pot; @param nextPocket where it goes
  * @returns undefined when the stroke gives nothing to ask of this kind
  */
@@ -69,6 +78,9 @@ export function poseFromPlan(
     case 'how long is the window':
       return windowOf(posed, next, nextPocket);
     case 'which side of the plant':
+    case 'which ball first':
+    case 'which suit':
+    case 'key ball':
       return undefined;
   }
 }

@@ -49,14 +49,41 @@ export type CallQuestion = {
       /** Millimetres; undefined when no gap flips it. */
       readonly flipMm: number | undefined;
     }
+  | {
+      readonly kind: 'which ball first' | 'which suit';
+      /** The pick that is worth most; suits are "lower" and "higher". */
+      readonly truth: string;
+      /** A team player's chance to clear with each pick, the best one first; what no plan begins with is not there. */
+      readonly worth: Worth;
+    }
+  | {
+      readonly kind: 'key ball';
+      readonly truth: string;
+      /** The ball that could be played in its place. */
+      readonly instead: string;
+      /** The balls as a team player's plan has them. */
+      readonly order: readonly string[];
+      /** What another ball in the place of each one costs of the chance to clear, the most first. */
+      readonly worth: Worth;
+    }
 );
+
+/** What can be picked, and what each pick is worth, 0…1. */
+export type Worth = readonly { readonly pick: string; readonly value: number }[];
+
+/** What a question gives to pick from. */
+export function picksOf({ kind, shot }: CallQuestion): readonly string[] {
+  if (kind === 'which suit') return ['lower', 'higher'];
+  return shot.balls.flatMap(({ id }) => (id === shot.strike.ball ? [] : [id]));
+}
 
 /** A player's call. */
 export type CallAnswer =
   | { readonly kind: 'verdict'; readonly verdict: Verdict }
   | { readonly kind: 'path'; readonly points: readonly Point[] }
   | { readonly kind: 'length'; readonly metres: number }
-  | { readonly kind: 'side'; readonly side: ContactSide };
+  | { readonly kind: 'side'; readonly side: ContactSide }
+  | { readonly kind: 'pick'; readonly pick: string };
 
 /** How a question of a kind is answered. */
 export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
@@ -70,5 +97,14 @@ export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
       return 'length';
     case 'which side of the plant':
       return 'side';
+    case 'which ball first':
+    case 'which suit':
+    case 'key ball':
+      return 'pick';
   }
+}
+
+/** Whether the stroke may be seen before the answer: of some questions it is the answer. */
+export function showsStroke({ kind }: CallQuestion): boolean {
+  return kind !== 'which side of the plant' && answerKindOf(kind) !== 'pick';
 }

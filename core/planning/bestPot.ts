@@ -1,11 +1,15 @@
 import { toRadians } from '../math/angle.ts';
+import { distance } from '../math/point.ts';
+import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import type { CueingOptions } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import { isClear } from '../shot/corridor.ts';
+import { contactFor } from '../shot/cut.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
-import { potLines, ROUGH_BY, roughChance, viewOf } from './potOptions.ts';
+import { potLines, ROUGH_BY, roughChance, viewOf, type AcceptanceSource } from './potOptions.ts';
 
 interface BestPotOptions extends CueingOptions {
   /** The only pockets that count; all when left out. */
@@ -33,6 +37,33 @@ export function bestPotChance(
     if (rough === 0 || best >= rough + ROUGH_BY) break;
     const others = objects.filter(({ id }) => id !== line.ball);
     best = Math.max(best, viewOf(table, cue, line, others, error, options).chance);
+  }
+  return best;
+}
+
+/**
+ * The same chance, 0…1, by plain geometry (see roughChance): what can be seen, and about how likely
+ * it is; how the cue ball can be struck is left out. At most ROUGH_BY below the real one. Arguments as above.
+ * @param source acceptances that are known already, or can be had from elsewhere
+ */
+export function roughPotChance(
+  table: Table,
+  cue: BallOnTable,
+  objects: readonly BallOnTable[],
+  wanted: readonly string[],
+  error: ExecutionError,
+  source: AcceptanceSource = acceptanceNear,
+): number {
+  const spread = toRadians(error.directionDeg);
+  let best = 0;
+  for (const line of potLines(table, objects, wanted, source)) {
+    const rough = roughChance(cue, line, spread);
+    if (rough <= best) continue;
+    const { object, acceptance } = line;
+    if (distance(cue, object) < contactDistance(cue.radius, object.radius)) continue;
+    const contact = contactFor(object, acceptance.middle, cue.radius, object.radius);
+    const others = objects.filter(({ id }) => id !== line.ball);
+    if (isClear(cue, contact, cue.radius, others)) best = rough;
   }
   return best;
 }

@@ -13,6 +13,7 @@ import {
   UNKNOWN,
   uuid,
   slug,
+  text,
 } from './fields.ts';
 
 function memberOf(value: unknown, members: readonly string[]): string | undefined {
@@ -50,6 +51,7 @@ const ANSWERS = {
     metres: finite().min(0, '${path} must be at least 0').max(20, '${path} must be at most 20'),
   }).exact(UNKNOWN),
   side: object({ kind: choice(['side']), side: choice(['left', 'full', 'right']) }).exact(UNKNOWN),
+  pick: object({ kind: choice(['pick']), pick: text(12) }).exact(UNKNOWN),
 } as const;
 
 export const callAnswerSchema = lazy((value: unknown) => {
@@ -63,6 +65,8 @@ export const callAnswerSchema = lazy((value: unknown) => {
       return ANSWERS.length.required(MISSING);
     case 'side':
       return ANSWERS.side.required(MISSING);
+    case 'pick':
+      return ANSWERS.pick.required(MISSING);
     default:
       return noneOf('kind', Object.keys(ANSWERS));
   }

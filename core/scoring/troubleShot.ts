@@ -1,5 +1,6 @@
 import { blankDrill, slugOf } from '../drill/draft.ts';
 import { CUE_BALL } from '../drill/layout.ts';
+import { sharePlace } from '../drill/sharePlace.ts';
 import type { Point } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { potLines, potOptions } from '../planning/potOptions.ts';
@@ -21,8 +22,18 @@ interface Before {
   readonly pocket: PocketName | undefined;
 }
 
+/** What lay on the table before a shot, and what was played. */
+export interface PositionBefore {
+  readonly cue: Point;
+  readonly balls: readonly BallOnTable[];
+  readonly ball: string;
+  readonly pocket: PocketName;
+  /** The ball that was to come next, and its pocket; undefined for the last ball. */
+  readonly next: { readonly ball: string; readonly pocket: PocketName } | undefined;
+}
+
 /** The shot that began the trouble in which an attempt failed. */
-export interface TroubleShot {
+export interface TroubleShot extends PositionBefore {
   /** From 1. */
   readonly shot: number;
   /** The shot that failed, from 1: the same where it was an easy one. */
@@ -30,13 +41,6 @@ export interface TroubleShot {
   /** Chances of the ball played, before this shot and before the one that failed. */
   readonly chance: number;
   readonly chanceFailed: number;
-  /** What lay on the table before it. */
-  readonly cue: Point;
-  readonly balls: readonly BallOnTable[];
-  readonly ball: string;
-  readonly pocket: PocketName;
-  /** The ball that was to come next, and its pocket; undefined for the last ball. */
-  readonly next: { readonly ball: string; readonly pocket: PocketName } | undefined;
 }
 
 /** Below this chance a shot is hard: whoever left it has made the trouble. */
@@ -108,10 +112,8 @@ export function troubleShot(
   };
 }
 
-const millimetre = (share: number) => Math.round(share * 10_000) / 10_000;
-
 /** Another ball that lies open, for a drill that needs a next one. */
-function openBall(table: Table, { ball, balls }: TroubleShot): TroubleShot['next'] {
+function openBall(table: Table, { ball, balls }: PositionBefore): PositionBefore['next'] {
   const left = balls.filter(({ id }) => id !== ball);
   const [line] = potLines(
     table,
@@ -126,12 +128,10 @@ function openBall(table: Table, { ball, balls }: TroubleShot): TroubleShot['next
  * A new drill that sets the position before a shot again: the ball to pot, and the next one; where the trouble shot was
  * the last, another ball that lies open.
  */
-export function drillFromTrouble(table: Table, trouble: TroubleShot, of: Pick<Drill, 'title'>): Drill {
+export function drillFromTrouble(table: Table, trouble: PositionBefore, of: Pick<Drill, 'title'>): Drill {
   const { preset } = table;
   const blank = blankDrill(preset.id);
-  const place = ({ x, y }: Point) => ({
-    share: { along: millimetre(x / preset.length), across: millimetre(y / preset.width) },
-  });
+  const place = (at: Point) => sharePlace(preset, at);
   const { ball, pocket } = trouble;
   const next = trouble.next ?? openBall(table, trouble);
   const title = `${of.title.slice(0, 60)}: the ${ball}`;

@@ -28,8 +28,6 @@ export interface PotSituation {
   readonly conditions: readonly Condition[];
   /** The pocket of the last pot, for drills that ask for another. */
   readonly lastPocket: PocketName | undefined;
-  /** The one pocket that is played at, where it is settled. */
-  readonly pocket?: PocketName | undefined;
 }
 
 /** Pots that are weighed against each other, and how much less likely than the best one they may be. */
@@ -95,9 +93,7 @@ export function choosePot(player: VirtualPlayer, situation: PotSituation): Chose
   const { balls, cue, legal, conditions, lastPocket } = situation;
   const objects = balls.filter((ball) => ball !== cue);
   const lines = potLines(table, objects, legal, acceptanceNear).filter(
-    ({ pocket }) =>
-      (!conditions.includes('alternating pockets') || pocket !== lastPocket) &&
-      (situation.pocket === undefined || pocket === situation.pocket),
+    ({ pocket }) => !conditions.includes('alternating pockets') || pocket !== lastPocket,
   );
   const options = potOptions(table, cue, lines, objects, error).filter(
     ({ cueing }) => !conditions.includes('no rest') || cueing.verdict !== 'rest',

@@ -42,10 +42,10 @@ describe('the ledger of an attempt', () => {
   it('charges a miss of a certain ball to the pot, all of it', () => {
     const [entry, ...more] = work(90, [hanger], behind, [shot({ ball: '1', pocket: null })]);
     expect(more).toEqual([]);
-    expect(entry?.before.share).toBeGreaterThan(0.95);
-    expect(entry?.after.share).toBe(0);
+    expect(entry?.before).toBeGreaterThan(0.95);
+    expect(entry?.after).toBe(0);
     expect(entry?.choice).toBeCloseTo(0, 9);
-    expect(entry?.pot).toBeCloseTo(entry?.before.share ?? NaN, 9);
+    expect(entry?.pot).toBeCloseTo(entry?.before ?? NaN, 9);
   });
 
   it('of the last ball gives the chance of its pot, as playing it often does', () => {
@@ -62,12 +62,13 @@ describe('the ledger of an attempt', () => {
       if (attempt.over === 'cleared' && attempt.faults.length === 0) cleared++;
     }
     const other = wilson(cleared, n);
-    expect(entry?.before.high).toBeGreaterThan(other.low);
-    expect(entry?.before.low).toBeLessThan(other.high);
+    // The plan's own figure comes from a hundred executions.
+    expect(entry?.before).toBeGreaterThan(other.low - 0.08);
+    expect(entry?.before).toBeLessThan(other.high + 0.08);
     // It fell: the pot won what was open, and nothing was left to position.
-    expect(entry?.after.share).toBe(1);
+    expect(entry?.after).toBe(1);
     expect(entry?.position).toBeCloseTo(0, 9);
-    expect(entry?.pot).toBeCloseTo((entry?.before.share ?? NaN) - 1, 9);
+    expect(entry?.pot).toBeCloseTo((entry?.before ?? NaN) - 1, 9);
   });
 
   it('charges the choice of a hard ball, where an easy one was on, to the choice', () => {
@@ -95,8 +96,8 @@ describe('the ledger of an attempt', () => {
     }
     const played = wilson(cleared, n);
     for (const share of [entries[0]?.after, entries[1]?.before]) {
-      expect(share?.high).toBeGreaterThan(played.low);
-      expect(share?.low).toBeLessThan(played.high);
+      expect(share).toBeGreaterThan(played.low - 0.08);
+      expect(share).toBeLessThan(played.high + 0.08);
     }
   });
 

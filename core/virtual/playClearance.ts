@@ -7,11 +7,12 @@ import { potLines } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { Condition, Drill } from '../records/drill.ts';
+import { inHandAfter } from '../drill/inHand.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import { legalBalls } from '../drill/legalBalls.ts';
 import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/rules.ts';
 import type { PocketName } from '../table/pockets.ts';
-import { brokenConditions, choosePot, type ChosenPot } from './choosePot.ts';
+import { brokenConditions, choosePot } from './choosePot.ts';
 import { placeInHand } from './cueBallPlace.ts';
 import { playedBy, type VirtualPlayer } from './player.ts';
 
@@ -39,7 +40,7 @@ export interface PlayedAttempt {
 }
 
 /** Where an attempt is taken up. */
-export interface ClearanceState {
+interface ClearanceState {
   readonly attempt: Attempt;
   /** Object balls on the table. */
   readonly left: readonly BallOnTable[];
@@ -56,24 +57,6 @@ function legalAfterIn(drill: Drill, attempt: Attempt): (potted: string) => reado
     const onTable = attempt.onTable.filter((id) => id !== potted);
     return onTable.length === 0 ? [] : legalBalls(order, { onTable, last: potted, suit: attempt.suit });
   };
-}
-
-/** The stroke with which an attempt goes on; undefined when no ball is on. @param only the ball, or its pocket too, that is played */
-export function chooseStroke(
-  player: VirtualPlayer,
-  drill: Drill,
-  { attempt, left, cue }: ClearanceState & { readonly cue: BallOnTable },
-  only?: { readonly ball: string; readonly pocket: PocketName | null },
-): ChosenPot | undefined {
-  return choosePot(player, {
-    balls: [cue, ...left],
-    cue,
-    legal: only === undefined ? attempt.legal : attempt.legal.filter((id) => id === only.ball),
-    legalAfter: legalAfterIn(drill, attempt),
-    conditions: drill.conditions,
-    lastPocket: undefined,
-    pocket: only?.pocket ?? undefined,
-  });
 }
 
 /**
@@ -95,17 +78,8 @@ export function playClearance(
   return playOn(player, drill, { attempt, left: objects, home: objects, cue });
 }
 
-/**
- * Plays an attempt on from where it stands.
- * @param first the stroke with which it goes on; the player's own choice when undefined
- * @throws RangeError for a drill that asks for no clearance
- */
-export function playOn(
-  player: VirtualPlayer,
-  drill: Drill,
-  start: ClearanceState,
-  first?: ChosenPot,
-): PlayedAttempt {
+/** Plays an attempt on from where it stands. */
+function playOn(player: VirtualPlayer, drill: Drill, start: ClearanceState): PlayedAttempt {
   const rules = clearanceRules(drill);
   let { attempt, left, cue: cueBall } = start;
   let lastPocket: PocketName | undefined;
@@ -113,19 +87,16 @@ export function playOn(
   while (attempt.over === undefined && attempt.shots < MOST_SHOTS) {
     const { legal } = attempt;
     const lines = potLines(player.table, left, legal, acceptanceNear);
-    const struck = cueBall ?? placeInHand(player, inHand(drill, attempt), left, lines);
+    const struck = cueBall ?? placeInHand(player, inHandAfter(drill, attempt.shots), left, lines);
     const balls = [struck, ...left];
-    const chosen =
-      shots.length === 0 && first !== undefined
-        ? first
-        : choosePot(player, {
-            balls,
-            cue: struck,
-            legal,
-            legalAfter: legalAfterIn(drill, attempt),
-            conditions: drill.conditions,
-            lastPocket,
-          });
+    const chosen = choosePot(player, {
+      balls,
+      cue: struck,
+      legal,
+      legalAfter: legalAfterIn(drill, attempt),
+      conditions: drill.conditions,
+      lastPocket,
+    });
     if (chosen === undefined) {
       attempt = playShot(rules, attempt, { potted: [], inOff: false, broken: [] });
       const landing = { x: struck.x, y: struck.y };
@@ -164,13 +135,6 @@ export function playOn(
           : stopped;
   }
   return { attempt, shots, left: cueBall === undefined ? left : [cueBall, ...left] };
-}
-
-/** After a repair the cue ball is in hand everywhere; at the start as the drill says. */
-function inHand(drill: Drill, attempt: Attempt): Drill['cueBall'] {
-  return attempt.shots === 0 || drill.cueBall.start === 'in hand behind the line'
-    ? drill.cueBall
-    : { start: 'in hand', area: null };
 }
 
 /** Balls put back where they stood at first, or as near as they find room towards the foot end. */

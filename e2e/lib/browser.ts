@@ -40,7 +40,7 @@ export async function openBrowser(options: {
     reducedMotion: 'reduce',
     locale: 'en-GB',
   });
-  context.setDefaultTimeout(20_000);
+  context.setDefaultTimeout(45_000);
   return {
     context,
     async close() {

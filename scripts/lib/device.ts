@@ -4,6 +4,7 @@ import { logOf } from '../../core/records/attempt.ts';
 import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { clubTablesSchema } from '../../core/records/clubTable.ts';
 import { playersSchema } from '../../core/records/player.ts';
+import type { Beat } from './beat.ts';
 import { newRound } from '../../server/testing/newRound.ts';
 
 /** What devices have seen, all together. */
@@ -67,8 +68,8 @@ export class Device {
     return playerId;
   }
 
-  /** Scores a round of so many shots. @param pauseMs from one to the next */
-  async round(shots: number, pauseMs: number): Promise<void> {
+  /** Scores a round of so many shots. @param beat its rhythm; without one it does not pause */
+  async round(shots: number, beat?: Beat): Promise<void> {
     if (this.#place === undefined) throw new Error('Device: it has not begun');
     const at = new Date().toISOString();
     const round = randomUUID();
@@ -76,6 +77,7 @@ export class Device {
     if (!opened.ok) throw new Error(`a round was refused: ${await opened.text()}`);
     await opened.arrayBuffer();
     for (let ordinal = 1; ordinal <= shots; ordinal++) {
+      await beat?.next();
       const id = randomUUID();
       const start = performance.now();
       const log = logOf({
@@ -84,9 +86,7 @@ export class Device {
       const reply = await this.#ask('PUT', `/rounds/${round}/attempts/${id}`, { ordinal, log, playedAt: at });
       if (!reply.ok) throw new Error(`an attempt was refused: ${await reply.text()}`);
       await reply.arrayBuffer();
-      const took = performance.now() - start;
-      this.#seen.acknowledged.push({ id, took, at: Date.now() });
-      await setTimeout(Math.max(0, pauseMs - took));
+      this.#seen.acknowledged.push({ id, took: performance.now() - start, at: Date.now() });
     }
     await (await this.#ask('POST', `/rounds/${round}/end`, { endedAt: at, early: false })).arrayBuffer();
   }

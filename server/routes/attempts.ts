@@ -16,6 +16,7 @@ import {
   findAttempt,
   findPresent,
   insertAttempt,
+  insertWhileOpen,
   letStand,
   noteAttempt,
   setUndone,
@@ -53,8 +54,12 @@ export function attemptRoutes(deps: Dependencies) {
     requireOnCloth(body, played);
     await deps.ensurePlan?.(entry, round.stage, played.table);
     const attempt = countFor(entry, played, round, { id, ...body });
+    // Nearly always the round is open and nothing is there of this shot yet.
+    if (await insertWhileOpen(deps.pool, viewer.clubId, round.id, attempt, viewer.id)) {
+      return c.json({ attempt, conflict: false }, 201);
+    }
     const { created, ...stored } = await changeRound(deps.pool, viewer.clubId, round, async (db, head) => {
-      // Nearly always it is the first of its shot: it is only looked for when it is not.
+      // The round may have been opened again since, or the shot taken back.
       const entry = { recordedBy: viewer.id, contested: false };
       if (head.endedAt === null && (await insertAttempt(db, head.id, attempt, entry))) {
         return { attempt, conflict: false, created: true };

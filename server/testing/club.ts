@@ -42,6 +42,8 @@ export async function createTestDatabase(): Promise<{ readonly url: string; drop
 export interface TestApp {
   readonly app: Hono<SignedIn>;
   readonly pool: DatabasePool;
+  readonly deps: Dependencies;
+  readonly url: string;
   readonly clock: { now: number };
   close(): Promise<void>;
 }
@@ -52,7 +54,7 @@ export async function openApp(url: string, change: Partial<Dependencies>): Promi
   const pool = openPool(url);
   await storeLibrary(pool, await readLibrary(path.resolve('library')));
   const clock = { now: Date.UTC(2026, 10, 24, 12) };
-  const app = createApp({
+  const deps: Dependencies = {
     pool,
     log: pino({ level: 'silent' }),
     now: () => clock.now,
@@ -61,8 +63,8 @@ export async function openApp(url: string, change: Partial<Dependencies>): Promi
     scoreCall: (task) => Promise.resolve(scoreTask(task)),
     restore: (place, file) => restoreBackup(pool, place, new TextDecoder().decode(file)),
     ...change,
-  });
-  return { app, pool, clock };
+  };
+  return { app: createApp(deps), pool, deps, url, clock };
 }
 
 /** The application on a database of its own without a club. */

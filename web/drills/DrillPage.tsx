@@ -30,6 +30,7 @@ import { DrillActions } from './DrillActions.tsx';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { RevisionList } from './RevisionList.tsx';
 import { RulesCard } from './RulesCard.tsx';
+import { useClearancePlan } from './useClearancePlan.tsx';
 import { usePlayback } from '../table/usePlayback.ts';
 import { useSetting } from '../controls/useSetting.ts';
 
@@ -61,6 +62,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const plan = useQuery(planQuery(position, choice.on));
   const { term } = useWords();
   const playback = usePlayback(plan.data);
+  const clearance = useClearancePlan(staged, built);
   return (
     <div
       style={{
@@ -130,13 +132,15 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             />
           </Group>
         </Group>
-        <DrillDrawing
-          drill={staged}
-          stage={stage}
-          table={built}
-          plan={plan.data}
-          positions={playback.positions}
-        />
+        {clearance?.drawing ?? (
+          <DrillDrawing
+            drill={staged}
+            stage={stage}
+            table={built}
+            plan={plan.data}
+            positions={playback.positions}
+          />
+        )}
         {plan.isError && <Loading what="the planned stroke" error={plan.error} />}
         {position !== undefined && (
           <Group justify="space-between" mt="xs" align="start">
@@ -175,6 +179,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             <Points drill={position} stage={stage} />
           </>
         )}
+        {clearance?.card}
         <BenchmarkPanel entry={entry} stage={stage} table={choice} />
         {game !== undefined && <RulesCard game={game} />}
         <SchoolCards schools={drill.schools} />

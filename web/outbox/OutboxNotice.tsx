@@ -3,7 +3,7 @@ import { saveAs } from 'file-saver';
 import { useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { sendAgain, onOutboxChange, outboxStatus, takeOut } from './outbox.ts';
-import type { Kept } from './box.ts';
+import type { Kept } from './kept.ts';
 import type { Person } from './sending.ts';
 
 export function useOutbox() {

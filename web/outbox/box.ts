@@ -1,98 +1,166 @@
-import { get, update } from 'idb-keyval';
-import { mixed, object, string, type InferType } from 'yup';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
+import { keptSchema, setAside, UNREADABLE, type Kept } from './kept.ts';
 import { sendingSchema, type Person, type Sending } from './sending.ts';
 
-/** What the server would not take, or what cannot be read: kept until its owner sends it again or takes it out. */
-export const keptSchema = object({
-  id: string().strict().required(),
-  /** Null where nothing says whose it is. */
-  person: object({ id: string().strict().required(), name: string().strict().defined() })
-    .nullable()
-    .defined(),
-  label: string().strict().required(),
-  /** Why it was not taken. */
-  reason: string().strict().required(),
-  at: string().strict().required(),
-  /** The entry as it was written; a request that can be sent again where it can be read as one. */
-  entry: mixed().defined().nullable(),
-}).required();
-export type Kept = InferType<typeof keptSchema>;
+/**
+ * All that this browser keeps for the server. Each request is an entry of its own, in the order in which it was entered,
+ * so that the next one costs the same however many wait.
+ */
+interface Stores extends DBSchema {
+  waiting: { key: number; value: unknown; indexes: { id: string; person: string; topic: string } };
+  kept: { key: string; value: unknown };
+}
+type Change = IDBPTransaction<Stores, ['waiting', 'kept'], 'readwrite'>;
 
-/** All that this browser keeps for the server, in the order in which it was entered. */
-export interface Box {
-  readonly waiting: readonly Sending[];
-  readonly kept: readonly Kept[];
+const NAME = 'jolly-outbox';
+const VERSION = 1;
+
+let opened: Promise<IDBPDatabase<Stores>> | undefined;
+
+function open(): Promise<IDBPDatabase<Stores>> {
+  opened ??= openDB<Stores>(NAME, VERSION, {
+    upgrade(database) {
+      const waiting = database.createObjectStore('waiting', { autoIncrement: true });
+      waiting.createIndex('id', 'id', { unique: true });
+      waiting.createIndex('person', 'person.id');
+      waiting.createIndex('topic', 'topic');
+      database.createObjectStore('kept');
+    },
+    // A page of a later version waits for this one to let go.
+    blocking: () => void forget(),
+    terminated: () => (opened = undefined),
+  }).catch((error: unknown) => {
+    opened = undefined;
+    throw error;
+  });
+  return opened;
 }
 
-const KEY = 'outbox of persons';
-const UNREADABLE = 'it cannot be read on this device';
-
-/** An entry that is set aside instead of standing in the way of the others. */
-export function setAside(entry: unknown, reason: string): Kept {
-  const known = object({ label: string().required() }).isValidSync(entry) ? entry : undefined;
-  return {
-    id: crypto.randomUUID(),
-    person: null,
-    label: known?.label ?? 'An entry',
-    reason,
-    at: new Date().toISOString(),
-    entry: entry ?? null,
-  };
+async function forget(): Promise<void> {
+  const database = await opened;
+  opened = undefined;
+  database?.close();
 }
 
-/** Reads what is stored, each entry on its own. */
-export function readBoxFrom(value: unknown): Box {
-  const stored: object = typeof value === 'object' && value !== null ? value : {};
-  const listOf = (list: unknown): readonly unknown[] => (Array.isArray(list) ? list : []);
-  const waiting: Sending[] = [];
-  const kept: Kept[] = [];
-  for (const entry of listOf('kept' in stored ? stored.kept : [])) {
-    kept.push(keptSchema.isValidSync(entry) ? entry : setAside(entry, UNREADABLE));
+/** One change of the box: whole, or not at all. */
+async function change<T>(work: (stores: Change) => Promise<T>): Promise<T> {
+  const stores = (await open()).transaction(['waiting', 'kept'], 'readwrite');
+  const result = await work(stores);
+  await stores.done;
+  return result;
+}
+
+async function add(stores: Change, sendings: readonly Sending[]): Promise<void> {
+  const waiting = stores.objectStore('waiting');
+  for (const sending of sendings) {
+    const there = await waiting.index('id').getKey(sending.id);
+    if (there === undefined) await waiting.add(sending);
   }
-  for (const entry of listOf('waiting' in stored ? stored.waiting : [])) {
-    if (sendingSchema.isValidSync(entry)) waiting.push(entry);
-    else kept.push(setAside(entry, UNREADABLE));
-  }
-  return { waiting, kept };
 }
 
-export async function readBox(): Promise<Box> {
-  return readBoxFrom(await get<unknown>(KEY));
+async function remove(stores: Change, id: string): Promise<void> {
+  const key = await stores.objectStore('waiting').index('id').getKey(id);
+  if (key !== undefined) await stores.objectStore('waiting').delete(key);
 }
 
-/** Changes the box in one transaction of the browser's database; gives it as it is afterwards. */
-export async function changeBox(change: (box: Box) => Box): Promise<Box> {
-  let after: Box = { waiting: [], kept: [] };
-  await update<unknown>(KEY, (value) => (after = change(readBoxFrom(value))));
-  return after;
+async function putKept(stores: Change, kept: readonly Kept[]): Promise<void> {
+  for (const each of kept) await stores.objectStore('kept').put(each, each.id);
 }
 
 /** Puts requests at the end; one that is there already stays where it is. */
-export function withWaiting(box: Box, sendings: readonly Sending[]): Box {
-  const there = new Set(box.waiting.map(({ id }) => id));
-  return { ...box, waiting: [...box.waiting, ...sendings.filter(({ id }) => !there.has(id))] };
+export function addWaiting(sendings: readonly Sending[]): Promise<void> {
+  return change((stores) => add(stores, sendings));
 }
 
-export function withoutWaiting(box: Box, id: string): Box {
-  return { ...box, waiting: box.waiting.filter((sending) => sending.id !== id) };
+export function removeWaiting(id: string): Promise<void> {
+  return change((stores) => remove(stores, id));
 }
 
 /** The server would not take it: it is kept, and the others go on. */
-export function withRefused(box: Box, sending: Sending, reason: string, at: string): Box {
-  const { id, person, label } = sending;
-  const kept = { id, person, label, reason, at, entry: sending };
-  return { ...withoutWaiting(box, id), kept: [...box.kept.filter((each) => each.id !== id), kept] };
+export function refuseWaiting(sending: Sending, reason: string, at: string): Promise<void> {
+  return change(async (stores) => {
+    const { id, person, label } = sending;
+    await remove(stores, id);
+    await stores.objectStore('kept').put({ id, person, label, reason, at, entry: sending }, id);
+  });
 }
 
-export function withoutKept(box: Box, id: string): Box {
-  return { ...box, kept: box.kept.filter((each) => each.id !== id) };
+/** The request that a person entered first of those that wait; one that cannot be read is set aside on the way. */
+export function firstWaiting(person: string): Promise<Sending | undefined> {
+  return change(async (stores) => {
+    let cursor = await stores.objectStore('waiting').index('person').openCursor(person);
+    while (cursor !== null) {
+      if (sendingSchema.isValidSync(cursor.value)) return cursor.value;
+      await putKept(stores, [setAside(cursor.value, UNREADABLE)]);
+      await cursor.delete();
+      cursor = await cursor.continue();
+    }
+    return undefined;
+  });
 }
 
-/** Puts what was kept at the end of the queue again, as somebody's own; unchanged when it is no request. */
-export function withAnotherTry(box: Box, id: string, person: Person): Box {
-  const kept = box.kept.find((each) => each.id === id);
-  const sending: unknown =
-    kept !== undefined && typeof kept.entry === 'object' ? { ...kept.entry, id, person } : undefined;
-  if (!sendingSchema.isValidSync(sending)) return box;
-  return withWaiting(withoutKept(box, id), [sending]);
+/** What waits of a topic, in the order of entry. */
+export async function waitingOfTopic(topic: string): Promise<readonly Sending[]> {
+  const entries = await (await open()).getAllFromIndex('waiting', 'topic', topic);
+  return entries.filter((entry) => sendingSchema.isValidSync(entry));
+}
+
+/** Sets aside whatever waits and cannot be read, so that it is seen. */
+export function setAsideUnreadable(): Promise<void> {
+  return change(async (stores) => {
+    let cursor = await stores.objectStore('waiting').openCursor();
+    while (cursor !== null) {
+      if (!sendingSchema.isValidSync(cursor.value)) {
+        await putKept(stores, [setAside(cursor.value, UNREADABLE)]);
+        await cursor.delete();
+      }
+      cursor = await cursor.continue();
+    }
+  });
+}
+
+export function addKept(kept: readonly Kept[]): Promise<void> {
+  return change((stores) => putKept(stores, kept));
+}
+
+export function removeKept(id: string): Promise<void> {
+  return change((stores) => stores.objectStore('kept').delete(id));
+}
+
+/** Puts what was kept at the end of the queue again, as somebody's own; stays where it is when it is no request. */
+export function tryAgain(id: string, person: Person): Promise<void> {
+  return change(async (stores) => {
+    const kept = await stores.objectStore('kept').get(id);
+    const sending: unknown =
+      keptSchema.isValidSync(kept) && typeof kept.entry === 'object'
+        ? { ...kept.entry, id, person }
+        : undefined;
+    if (!sendingSchema.isValidSync(sending)) return;
+    await add(stores, [sending]);
+    await stores.objectStore('kept').delete(id);
+  });
+}
+
+/** How many requests wait, by person, and what was not taken. */
+export interface BoxState {
+  readonly waiting: readonly { readonly person: Person; readonly count: number }[];
+  readonly kept: readonly Kept[];
+}
+
+export async function boxState(): Promise<BoxState> {
+  const stores = (await open()).transaction(['waiting', 'kept']);
+  const persons = stores.objectStore('waiting').index('person');
+  const waiting: { readonly person: Person; readonly count: number }[] = [];
+  let cursor = await persons.openCursor(null, 'nextunique');
+  while (cursor !== null) {
+    const count = await persons.count(cursor.key);
+    if (sendingSchema.isValidSync(cursor.value)) waiting.push({ person: cursor.value.person, count });
+    cursor = await cursor.continue();
+  }
+  const entries = await stores.objectStore('kept').getAll();
+  const ids = await stores.objectStore('kept').getAllKeys();
+  const kept = entries.map((entry, k) =>
+    keptSchema.isValidSync(entry) ? entry : { ...setAside(entry, UNREADABLE), id: ids[k] ?? '' },
+  );
+  return { waiting, kept: kept.sort((a, b) => a.at.localeCompare(b.at)) };
 }

@@ -1,7 +1,9 @@
-import { update } from 'idb-keyval';
+import { del, get, update } from 'idb-keyval';
 import { array, object, string } from 'yup';
 import { newCallSchema } from '../../core/records/call.ts';
-import { changeBox, setAside } from './box.ts';
+import { addKept, addWaiting } from './box.ts';
+import { keptSchema, setAside, UNREADABLE } from './kept.ts';
+import { sendingSchema } from './sending.ts';
 
 /** Where earlier versions of this page kept entries, without noting whose they are: whoever says so takes them over. */
 const EARLY_BOX = 'outbox';
@@ -21,7 +23,27 @@ async function takeOverEarlyBox(): Promise<void> {
     const whole = typeof entry === 'object' && entry !== null ? { ...entry, topic, at } : entry;
     return setAside(whole, EARLY);
   });
-  await changeBox((box) => ({ ...box, kept: [...box.kept, ...kept] }));
+  await addKept(kept);
+}
+
+/** Where requests were kept all in one, before each became an entry of its own. */
+const ONE_BOX = 'outbox of persons';
+
+/** Copies first and forgets afterwards: what two pages copy at the same time has the same ids. */
+async function takeOverOneBox(): Promise<void> {
+  const value: unknown = await get(ONE_BOX);
+  if (typeof value !== 'object' || value === null) return;
+  const listOf = (list: unknown): readonly unknown[] => (Array.isArray(list) ? list : []);
+  const waiting = listOf('waiting' in value ? value.waiting : []);
+  const kept = listOf('kept' in value ? value.kept : []);
+  await addWaiting(waiting.filter((entry) => sendingSchema.isValidSync(entry)));
+  await addKept([
+    ...kept.map((entry) => (keptSchema.isValidSync(entry) ? entry : setAside(entry, UNREADABLE))),
+    ...waiting
+      .filter((entry) => !sendingSchema.isValidSync(entry))
+      .map((entry) => setAside(entry, UNREADABLE)),
+  ]);
+  await del(ONE_BOX);
 }
 
 const EARLY_CALLS = 'jolly-unsent-calls';
@@ -47,7 +69,7 @@ async function takeOverEarlyCalls(): Promise<void> {
       EARLY,
     ),
   );
-  if (kept.length > 0) await changeBox((box) => ({ ...box, kept: [...box.kept, ...kept] }));
+  await addKept(kept);
   localStorage.removeItem(EARLY_CALLS);
 }
 
@@ -61,7 +83,7 @@ async function takeOverEarlyLessons(): Promise<void> {
     const label = 'A lesson';
     const at = new Date().toISOString();
     const entry = { topic: `lesson:${id}`, method: 'PUT', path: `/lessons/${id}`, body, label, at };
-    await changeBox((box) => ({ ...box, kept: [...box.kept, setAside(entry, EARLY)] }));
+    await addKept([setAside(entry, EARLY)]);
     localStorage.removeItem(key);
   }
 }
@@ -69,6 +91,7 @@ async function takeOverEarlyLessons(): Promise<void> {
 /** Takes over all that earlier versions left, once. */
 export async function takeOverEarly(): Promise<void> {
   await takeOverEarlyBox();
+  await takeOverOneBox();
   await takeOverEarlyCalls();
   await takeOverEarlyLessons();
 }

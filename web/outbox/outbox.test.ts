@@ -1,4 +1,6 @@
 // @vitest-environment jsdom
+import { IDBFactory } from 'fake-indexeddb';
+import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { databaseInMemory, refusal, stubLocks, stubServer } from '../testing/device.ts';
 import type { Request } from './sending.ts';
@@ -24,6 +26,18 @@ const shot = (n: number): Request => ({
 let server: ReturnType<typeof stubServer>;
 let stops: (() => void)[] = [];
 
+const STEP_MS = 250;
+/** More turns than the browser's database needs for what one step begins. */
+const TURNS = 60;
+
+/** Lets time pass, and what it begins in the browser's database come to its end. */
+async function pass(ms: number): Promise<void> {
+  for (let left = ms; left > 0; left -= STEP_MS) {
+    await vi.advanceTimersByTimeAsync(Math.min(left, STEP_MS));
+    for (let k = 0; k < TURNS; k++) await new Promise((resolve) => setImmediate(resolve));
+  }
+}
+
 /** The page as it is loaded: its modules begin anew, what the browser keeps stays. */
 async function openPage() {
   vi.resetModules();
@@ -34,13 +48,15 @@ async function openPage() {
     signIn: async (person: typeof COACH) => {
       stops.forEach((stop) => stop());
       stops = [startSending(person)];
-      await vi.advanceTimersByTimeAsync(50);
+      await pass(50);
     },
   };
 }
 
 beforeEach(() => {
-  vi.useFakeTimers();
+  // The browser's database takes turns of its own, which are not the clock's.
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] });
+  vi.stubGlobal('indexedDB', new IDBFactory());
   stubLocks();
   server = stubServer();
   database.values.clear();
@@ -63,7 +79,7 @@ it('what the coach entered waits while a student is signed in, and goes out as t
   );
   await page.signIn(STUDENT);
   await page.keep(STUDENT, [{ ...shot(9), topic: 'calls:student', path: '/calls/9' }]).stored;
-  await vi.advanceTimersByTimeAsync(60_000);
+  await pass(60_000);
   const taken = () => server.asked.filter(({ status }) => status === 200).map(({ path, as }) => [path, as]);
   expect(taken()).toEqual([['/calls/9', 'student']]);
   expect(page.outboxStatus()).toMatchObject({
@@ -73,7 +89,7 @@ it('what the coach entered waits while a student is signed in, and goes out as t
   });
   server.answer(() => new Response('{}'));
   await page.signIn(COACH);
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(taken().slice(1)).toEqual([
     ['/rounds/1/attempts/1', 'coach'],
     ['/rounds/1/attempts/2', 'coach'],
@@ -86,7 +102,7 @@ it('what the server refuses is kept with the reason, the rest goes on, and it ca
   server.answer((path) => (path.endsWith('/1') ? refusal(409, 'this attempt is gone') : new Response('{}')));
   await page.signIn(COACH);
   await page.keep(COACH, [shot(1), shot(2)]).stored;
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(server.asked.map(({ path }) => path)).toEqual(['/rounds/1/attempts/1', '/rounds/1/attempts/2']);
   const { kept } = page.outboxStatus();
   expect(kept).toMatchObject([
@@ -102,7 +118,7 @@ it('what the server refuses is kept with the reason, the rest goes on, and it ca
 
   server.answer(() => new Response('{}'));
   await later.sendAgain(kept[0]?.id ?? '', COACH);
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(server.asked.at(-1)).toMatchObject({
     path: '/rounds/1/attempts/1',
     as: 'coach',
@@ -119,7 +135,7 @@ it('what cannot be read is set aside whole, and does not stop what stands behind
   });
   const page = await openPage();
   await page.signIn(COACH);
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(server.asked.map(({ path }) => path)).toEqual(['/rounds/1/attempts/2']);
   expect(page.outboxStatus().kept).toMatchObject([
     { label: 'Shot 1', person: null, entry: { label: 'Shot 1', of: 'a later version' } },
@@ -133,7 +149,7 @@ it('one request at which the server fails again and again is set aside for those
   );
   await page.signIn(COACH);
   await page.keep(COACH, [shot(1), shot(2)]).stored;
-  await vi.advanceTimersByTimeAsync(60_000);
+  await pass(60_000);
   expect(server.asked.at(-1)?.path).toBe('/rounds/1/attempts/2');
   expect(page.outboxStatus().kept).toMatchObject([{ label: 'Shot 1', reason: 'something went wrong here' }]);
 });
@@ -143,7 +159,7 @@ it('while the session has run out nothing is lost; it is told that a sign-in is 
   server.answer(() => refusal(401, 'sign in first'));
   await page.signIn(COACH);
   await page.keep(COACH, [shot(1)]).stored;
-  await vi.advanceTimersByTimeAsync(5_000);
+  await pass(5_000);
   expect(page.outboxStatus()).toMatchObject({ waiting: 1, signedOut: true, kept: [] });
 });
 
@@ -156,7 +172,7 @@ it('what was entered stands in journal or box at every moment, also in the next 
   expect((await next.waitingOn('round:1')).map(({ id }) => id)).toEqual(ids);
   await stored;
   await next.signIn(COACH);
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(server.asked.map(({ path }) => path)).toEqual(['/rounds/1/attempts/1']);
   expect(await next.waitingOn('round:1')).toEqual([]);
 });
@@ -173,7 +189,7 @@ it('what an earlier version kept without a name is nobody’s until somebody say
   localStorage.setItem('jolly-lesson:12', JSON.stringify({ document: { title: 'Tuesday' }, basedOn: 3 }));
   const page = await openPage();
   await page.signIn(STUDENT);
-  await vi.advanceTimersByTimeAsync(30_000);
+  await pass(30_000);
   expect(server.asked).toEqual([]);
   const { kept } = page.outboxStatus();
   expect(kept).toMatchObject([
@@ -182,7 +198,7 @@ it('what an earlier version kept without a name is nobody’s until somebody say
   ]);
   await page.signIn(COACH);
   for (const { id } of kept) await page.sendAgain(id, COACH);
-  await vi.advanceTimersByTimeAsync(1_000);
+  await pass(1_000);
   expect(server.asked).toMatchObject([
     { path: '/rounds/1/attempts/7', as: 'coach', body: { ordinal: 7 } },
     { path: '/lessons/12', as: 'coach', body: { basedOn: 3 } },

@@ -1,6 +1,7 @@
-import { changeBox, readBox, withAnotherTry, withoutKept, withWaiting, type Box, type Kept } from './box.ts';
+import { addWaiting, boxState, removeKept, setAsideUnreadable, tryAgain, waitingOfTopic } from './box.ts';
 import { takeOverEarly } from './early.ts';
 import { readJournal, strikeFromJournal, writeToJournal } from './journal.ts';
+import type { Kept } from './kept.ts';
 import { sendingOf, type Person, type Request, type Sending } from './sending.ts';
 
 /**
@@ -52,17 +53,13 @@ export function wakeSender(): void {
 }
 
 /** Tells whoever looks how the box stands. */
-export function showBox({ waiting, kept }: Box): void {
-  const mine = waiting.filter(({ person }) => person.id === owner?.id);
-  const others = new Map<string, { name: string; waiting: number }>();
-  for (const { person } of waiting) {
-    if (person.id === owner?.id) continue;
-    const { name, waiting: before } = others.get(person.id) ?? { name: person.name, waiting: 0 };
-    others.set(person.id, { name, waiting: before + 1 });
-  }
+export async function showBox(): Promise<void> {
+  const { waiting, kept } = await boxState();
   setStatus({
-    waiting: mine.length,
-    others: [...others.values()],
+    waiting: waiting.find(({ person }) => person.id === owner?.id)?.count ?? 0,
+    others: waiting
+      .filter(({ person }) => person.id !== owner?.id)
+      .map(({ person, count }) => ({ name: person.name, waiting: count })),
     kept: kept.filter(({ person }) => person === null || person.id === owner?.id),
   });
 }
@@ -87,8 +84,9 @@ export function keep(
   const entry = { id: crypto.randomUUID(), sendings };
   writeToJournal(entry);
   const stored = inOrder(async () => {
-    showBox(await changeBox((box) => withWaiting(box, sendings)));
+    await addWaiting(sendings);
     strikeFromJournal(entry.id);
+    await showBox();
     wakeSender();
   });
   return { ids: sendings.map(({ id }) => id), stored };
@@ -100,28 +98,28 @@ export function keep(
  */
 export async function waitingOn(topic: string): Promise<readonly Sending[]> {
   const inJournal = readJournal().flatMap(({ sendings }) => sendings);
-  const { waiting } = await readBox();
+  const waiting = await waitingOfTopic(topic);
   const there = new Set(waiting.map(({ id }) => id));
-  return [...waiting, ...inJournal.filter(({ id }) => !there.has(id))].filter(
-    (sending) => sending.topic === topic,
-  );
+  return [...waiting, ...inJournal.filter((sending) => sending.topic === topic && !there.has(sending.id))];
 }
 
 /** Sends again what the server would not take. @param person as whom */
 export async function sendAgain(id: string, person: Person): Promise<void> {
-  showBox(await changeBox((box) => withAnotherTry(box, id, person)));
+  await tryAgain(id, person);
+  await showBox();
   wakeSender();
 }
 
 /** Takes out what is kept, once its owner has it as a file. */
 export async function takeOut(id: string): Promise<void> {
-  showBox(await changeBox((box) => withoutKept(box, id)));
+  await removeKept(id);
+  await showBox();
 }
 
 /** Says who is signed in: theirs is sent and shown. */
 export async function setOwner(person: Person | undefined): Promise<void> {
   owner = person;
-  showBox(await readBox());
+  await showBox();
 }
 
 let recovery: Promise<void> | undefined;
@@ -130,11 +128,12 @@ let recovery: Promise<void> | undefined;
 export function recovered(): Promise<void> {
   recovery ??= inOrder(async () => {
     for (const entry of readJournal()) {
-      await changeBox((box) => withWaiting(box, entry.sendings));
+      await addWaiting(entry.sendings);
       strikeFromJournal(entry.id);
     }
     await takeOverEarly();
-    showBox(await readBox());
+    await setAsideUnreadable();
+    await showBox();
   });
   return recovery;
 }

@@ -1,5 +1,5 @@
 import { ApiError, call, OfflineError } from '../api/client.ts';
-import { changeBox, readBox, withoutWaiting, withRefused } from './box.ts';
+import { firstWaiting, refuseWaiting, removeWaiting } from './box.ts';
 import { onNewSending, recovered, setOwner, setStatus, showBox } from './outbox.ts';
 import type { Person, Sending } from './sending.ts';
 
@@ -56,9 +56,8 @@ export function startSending(person: Person): () => void {
     let wait = FIRST_PAUSE_MS;
     const failures = new Map<string, number>();
     while (!stop.signal.aborted) {
-      const box = await readBox();
-      showBox(box);
-      const first = box.waiting.find((sending) => sending.person.id === person.id);
+      const first = await firstWaiting(person.id);
+      await showBox();
       if (first === undefined) {
         setStatus({ offline: false, signedOut: false });
         await pause(LONGEST_PAUSE_MS);
@@ -70,7 +69,7 @@ export function startSending(person: Person): () => void {
         signedOut: tried.kind === 'signed-out',
       });
       if (tried.kind === 'sent') {
-        showBox(await changeBox((now) => withoutWaiting(now, first.id)));
+        await removeWaiting(first.id);
         wait = FIRST_PAUSE_MS;
         continue;
       }
@@ -78,7 +77,7 @@ export function startSending(person: Person): () => void {
       failures.set(first.id, failed);
       if (tried.kind === 'refused' || (tried.kind === 'failed' && failed >= MOST_FAILURES)) {
         const at = new Date().toISOString();
-        showBox(await changeBox((now) => withRefused(now, first, tried.reason, at)));
+        await refuseWaiting(first, tried.reason, at);
         continue;
       }
       await pause(wait);

@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { expect, it, vi } from 'vitest';
 import { programmeQuery } from '../api/programmes.ts';

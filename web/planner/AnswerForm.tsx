@@ -1,7 +1,7 @@
 import { Button, Group, NumberInput, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
-import { answerKindOf, type CallAnswer, type CallQuestion } from '../../core/judgement/question.ts';
+import { answerKindOf, picksOf, type CallAnswer, type CallQuestion } from '../../core/judgement/question.ts';
 import { capital } from '../words/vocabulary.ts';
 
 interface AnswerFormProps {
@@ -34,6 +34,14 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
           verb={verb}
           values={['left', 'full', 'right']}
           onChoose={(side) => onAnswer({ kind: 'side', side })}
+        />
+      );
+    case 'pick':
+      return (
+        <Choices
+          verb={verb}
+          values={picksOf(question)}
+          onChoose={(pick) => onAnswer({ kind: 'pick', pick })}
         />
       );
     case 'length':

@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { simulate } from '../../core/motion/simulate.ts';
 import { placeFrom } from '../../core/motion/marks.ts';
 import type { Point } from '../../core/math/point.ts';
-import type { CallQuestion } from '../../core/judgement/question.ts';
+import { showsStroke, type CallQuestion } from '../../core/judgement/question.ts';
 import { arrowStep } from '../table/arrowStep.ts';
 import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
@@ -29,7 +29,7 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
   const { shot } = question;
   const cue = shot.balls.find(({ id }) => id === CUE);
   const result = simulate(shot, { paths: true });
-  const hidden = question.kind === 'which side of the plant';
+  const hidden = !showsStroke(question);
   const last = drawn[0]?.at(-1);
   const [cursor, setCursor] = useState<Point>();
   const at = cursor ?? last;

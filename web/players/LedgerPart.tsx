@@ -6,7 +6,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import type { KindProgress } from '../../core/records/progress.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { LEDGER_ROUNDS, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import { playerRoundsQuery } from '../api/players.ts';
 import { tableStateQuery } from '../api/tables.ts';
 import { dayAndClock } from '../words/dates.ts';
@@ -14,7 +14,8 @@ import { asPlayed } from '../table/tableChoice.ts';
 import { percent } from '../words/units.ts';
 import { ledgerOfAttempt } from '../workers/solver.ts';
 import { ledgerAttempts, type LedgerAttempt } from './ledgerAttempts.ts';
-import { costOf, costWords } from './ledgerWords.ts';
+import { DearestDrill } from './DearestDrill.tsx';
+import { costWords, dearestOf } from './ledgerWords.ts';
 
 interface LedgerPartProps {
   readonly playerId: string;
@@ -103,6 +104,9 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
         )}
       </Group>
       {soFar.length > 0 && <LedgerTable entries={soFar} />}
+      {!working.isPending && asked !== undefined && state.data !== undefined && (
+        <DearestDrill entries={soFar} asked={asked} drill={drill} state={state.data} />
+      )}
       {asked === undefined && (
         <Text mt="xs">
           Where the cue ball stopped was not marked, so there is nothing to work out yet: tap its places when
@@ -129,7 +133,7 @@ const signed = (share: number) => {
 };
 
 function LedgerTable({ entries }: { readonly entries: readonly LedgerEntry[] }) {
-  const dearest = [...entries].sort((a, b) => costOf(b) - costOf(a))[0];
+  const dearest = dearestOf(entries);
   return (
     <>
       <Table mt="xs" verticalSpacing={3} fz="sm" data-testid="ledger">
@@ -137,7 +141,7 @@ function LedgerTable({ entries }: { readonly entries: readonly LedgerEntry[] }) 
           <Table.Tr>
             <Table.Th>Shot</Table.Th>
             <Table.Th>Ball</Table.Th>
-            <Table.Th ta="right">before, 90 % interval</Table.Th>
+            <Table.Th ta="right">before</Table.Th>
             <Table.Th ta="right">after</Table.Th>
             <Table.Th ta="right">choice</Table.Th>
             <Table.Th ta="right">pot</Table.Th>
@@ -149,11 +153,8 @@ function LedgerTable({ entries }: { readonly entries: readonly LedgerEntry[] }) 
             <Table.Tr key={entry.shot} fw={entry === dearest ? 700 : 400}>
               <Table.Td>{entry.shot}</Table.Td>
               <Table.Td>{entry.ball}</Table.Td>
-              <Table.Td ta="right">
-                {percent(entry.before.share)} ({Math.round(100 * entry.before.low)} to{' '}
-                {Math.round(100 * entry.before.high)})
-              </Table.Td>
-              <Table.Td ta="right">{percent(entry.after.share)}</Table.Td>
+              <Table.Td ta="right">{percent(entry.before)}</Table.Td>
+              <Table.Td ta="right">{percent(entry.after)}</Table.Td>
               {[entry.choice, entry.pot, entry.position].map((cost, i) => (
                 <Table.Td key={i} ta="right">
                   {signed(cost)}
@@ -165,8 +166,8 @@ function LedgerTable({ entries }: { readonly entries: readonly LedgerEntry[] }) 
       </Table>
       {dearest !== undefined && <Text data-testid="ledger-dearest">{costWords(dearest)}</Text>}
       <Text size="xs" c="dimmed" mt={4}>
-        By playing on {LEDGER_ROUNDS} times from each place, in points of a hundred. A pot that falls wins
-        what was open. Other balls are taken to lie where they were set.
+        By the best plan at these errors, in points of a hundred. A pot that falls wins what was open. Other
+        balls are taken to lie where they were set.
       </Text>
     </>
   );

@@ -10,6 +10,8 @@ export interface LedgerAttempt {
   readonly startedAt: string;
   readonly attempt: StoredAttempt;
   readonly layout: AttemptLayout;
+  /** Of the round. */
+  readonly seed: number;
 }
 
 interface LedgerAttempts {
@@ -37,7 +39,7 @@ export function ledgerAttempts(
       written = true;
       const layout = layoutOfAttempt(drill, preset, attempt.log, seed);
       if (carriesLedger(drill, layout.balls, layout.cue, shots))
-        carrying.push({ startedAt, attempt, layout });
+        carrying.push({ startedAt, attempt, layout, seed });
       if (carrying.length === MOST_ATTEMPTS) return { written, carrying };
     }
   }

@@ -1,8 +1,16 @@
 import { expect, it } from 'vitest';
 import { costOf, costWords } from './ledgerWords.ts';
 
-const share = { share: 0.6, low: 0.5, high: 0.7 };
-const entry = { shot: 3, ball: '5', before: share, after: share, choice: 0.25, pot: -0.1, position: 0.17 };
+const entry = {
+  shot: 3,
+  ball: '5',
+  pocket: undefined,
+  before: 0.6,
+  after: 0.28,
+  choice: 0.25,
+  pot: -0.1,
+  position: 0.17,
+};
 
 it('a shot tells what it cost, the dearest part first, and leaves out what it won', () => {
   expect(costOf(entry)).toBeCloseTo(0.32, 9);

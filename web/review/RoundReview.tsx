@@ -9,6 +9,7 @@ import { alongAndAcross, centimetres } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
 import type { Course } from '../../core/scoring/course.ts';
 import type { ScoredSoFar } from '../../core/scoring/course.ts';
+import { PlanAgainst } from './PlanAgainst.tsx';
 import { TroubleCard } from './TroubleCard.tsx';
 
 interface RoundReviewProps {
@@ -66,6 +67,7 @@ export function RoundReview({ open, course, scoring }: RoundReviewProps) {
         )}
       </dl>
       <TroubleCard open={open} course={course} scoring={scoring} />
+      <PlanAgainst open={open} course={course} scoring={scoring} />
     </section>
   );
 }

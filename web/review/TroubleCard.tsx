@@ -1,13 +1,12 @@
 import { Button, Text } from '@mantine/core';
 import { useMemo } from 'react';
-import { useNavigate } from 'react-router';
 import { executionErrorOf } from '../../core/player/levels.ts';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import { layoutOfAttempt } from '../../core/scoring/layoutOfAttempt.ts';
 import { drillFromTrouble, troubleShot } from '../../core/scoring/troubleShot.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { useViewer } from '../api/viewer.ts';
-import { draftKey, keepDraft } from '../controls/draftStore.ts';
+import { useDraftDrill } from '../controls/useDraftDrill.ts';
 import { pocketWords } from '../words/places.ts';
 import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
@@ -27,7 +26,7 @@ interface TroubleCardProps {
 export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
   const { drill, preset } = course.counting;
   const viewer = useViewer();
-  const navigate = useNavigate();
+  const openDraft = useDraftDrill();
   const { vocabulary } = useWords();
   const { tableState, round } = open;
   const found = useMemo(() => {
@@ -46,12 +45,6 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
   if (found === undefined) return null;
   const { trouble, table, ordinal } = found;
 
-  async function makeDrill() {
-    const name = `trouble ${round.id}`;
-    const key = draftKey(viewer.clubId, name);
-    await keepDraft(key, { drill: drillFromTrouble(table, trouble, drill), basedOn: null, at: Date.now() });
-    await navigate(`/drills/new?draft=${encodeURIComponent(name)}&table=${table.preset.id}`);
-  }
   return (
     <section aria-label="Where the trouble began" data-testid="trouble">
       <Text fw={700} mt={8}>
@@ -66,7 +59,11 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
         Chances of a {JUDGED_BY} player.
       </Text>
       {viewer.role === 'coach' && (
-        <Button mt={6} variant="default" onClick={() => void makeDrill()}>
+        <Button
+          mt={6}
+          variant="default"
+          onClick={() => void openDraft(`trouble ${round.id}`, drillFromTrouble(table, trouble, drill))}
+        >
           Make a drill of it
         </Button>
       )}

@@ -9,7 +9,7 @@ import { useReplay, useReplayed } from './replay.ts';
 const HOLD_MS = 1_200;
 
 /** Plays the planned stroke once in real time; with reduced motion only its end is shown for a moment. */
-export function usePlayback(plan: PlannedShot | undefined) {
+export function usePlayback(plan: Pick<PlannedShot, 'shot' | 'result'> | undefined) {
   const reduced = useReducedMotion();
   const duration = plan?.result.duration ?? 0;
   const replay = useReplay(duration);

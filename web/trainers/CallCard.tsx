@@ -1,5 +1,5 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import type { CallAnswer } from '../../core/judgement/question.ts';
+import { showsStroke, type CallAnswer } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
 import { answerWords, explainCall, questionWords } from '../words/callWords.ts';
 import { percent } from '../words/units.ts';
@@ -48,7 +48,7 @@ export function CallCard(props: CallCardProps) {
       <Title order={2} size="h3" id="call-question">
         {questionWords(question, vocabulary)}
       </Title>
-      {question.kind !== 'which side of the plant' && (
+      {showsStroke(question) && (
         <Text size="sm" mt={4}>
           The stroke: {question.shot.strike.speed.toFixed(1)} m/s, {paceWord(question.shot.strike.speed)}; tip{' '}
           {tipWords(question.shot.strike.tip)}.

@@ -21,6 +21,9 @@ describe('a call in words', () => {
       'Draw the path',
       'How long is the window',
       'Which side of the combination',
+      'Which ball first',
+      'Which suit',
+      'Which is the key ball',
     ]);
     expect(kindWords('in-off or not', 'snooker')).toBe('In-off or not');
     expect(kindWords('which side of the plant', 'snooker')).toBe('Which side of the plant');

@@ -17,6 +17,12 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
       return 'How long is the window';
     case 'which side of the plant':
       return `Which side of the ${termIn(vocabulary, 'plant')}`;
+    case 'which ball first':
+      return 'Which ball first';
+    case 'which suit':
+      return 'Which suit';
+    case 'key ball':
+      return 'Which is the key ball';
   }
 }
 
@@ -43,6 +49,12 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
       return `The ${question.first} is to send the ${question.pot} into the ${pocketWords(question.pocket, vocabulary)} pocket; ${
         question.gapMm === 0 ? 'they touch' : `they lie ${question.gapMm.toFixed(1)} mm apart`
       }. On which side is the ${question.first} hit? ${vocabulary === 'pool' ? 'Centre ball' : 'Plain ball'}, medium pace.`;
+    case 'which ball first':
+      return 'Clear the table in any order. With which ball does a team player begin?';
+    case 'which suit':
+      return 'One suit and then the 8. Which suit does a team player clear more often, the lower or the higher one?';
+    case 'key ball':
+      return 'Clear the table in any order. Which ball costs a team player most when another one is played in its place?';
   }
 }
 
@@ -56,6 +68,8 @@ export function answerWords(answer: CallAnswer): string {
       return centimetres(answer.metres);
     case 'side':
       return answer.side;
+    case 'pick':
+      return `the ${answer.pick}`;
   }
 }
 
@@ -99,5 +113,16 @@ export function explainCall(question: CallQuestion, vocabulary: Vocabulary): str
           : `The side changes at a gap of about ${question.flipMm.toFixed(1)} mm: nearer, the first ball pulls the second along; farther apart, it is sent off on a way of its own.`;
       return `Hit it on the ${question.truth}. ${flip}`;
     }
+    case 'which ball first': {
+      const [best, ...others] = question.worth;
+      const rest = others.map(({ pick, value }) => `; with the ${pick} first, ${percent(value)}`).join('');
+      return `Begin with the ${question.truth}, into the ${pocketWords(question.pocket, vocabulary)} pocket: a team player then clears ${percent(best?.value ?? 0)}${rest}.`;
+    }
+    case 'which suit': {
+      const [best, other] = question.worth;
+      return `Take the ${question.truth} one: a team player clears it ${percent(best?.value ?? 0)} of the time, the other one ${percent(other?.value ?? 0)}. The plan begins with the ${question.pot}.`;
+    }
+    case 'key ball':
+      return `The ${question.truth}: the ${question.instead} in its place costs ${Math.round(100 * (question.worth[0]?.value ?? 0))} points of a hundred. The plan: ${question.order.join(', ')}.`;
   }
 }

@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
-import { orderGameOf } from '../../core/drill/orderGame.ts';
+import { orderGameOf, suitChoices } from '../../core/drill/orderGame.ts';
 import { planOrder } from '../../core/planning/order/orderPlan.ts';
 import { COARSE, FINE } from '../../core/planning/order/shotTable.ts';
+import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';
 
@@ -10,17 +11,26 @@ const SEED = 4610;
 const ROUGH_PLAYS = 10;
 const PLAYS = 60;
 
-function answer({ table, balls, cue, order, error }: OrderAsked, rough: boolean): OrderTold {
+function answer(asked: OrderAsked, rough: boolean): OrderTold {
+  const { table, balls, cue, places, order, conditions, error, wishes } = asked;
   const onTable = balls.map(({ id }) => id);
+  const game = orderGameOf(
+    order,
+    { onTable, last: undefined, suit: undefined },
+    { wishes, alternating: conditions.includes('alternating pockets') },
+  );
   const planned = planOrder({
     table: tableOf(table),
     balls,
-    game: orderGameOf(order, { onTable, last: undefined, suit: undefined }),
+    game,
+    ...shotRulesOf(conditions, wishes),
     error,
     cue,
+    places,
     detail: rough ? COARSE : FINE,
     seed: SEED,
     plays: rough ? ROUGH_PLAYS : PLAYS,
+    choices: suitChoices(order, game.start),
   });
   return { ...planned, rough };
 }

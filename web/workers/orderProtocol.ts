@@ -1,16 +1,23 @@
+import type { Point } from '../../core/math/point.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { OrderAnswer } from '../../core/planning/order/orderPlan.ts';
+import type { OrderWishes } from '../../core/planning/order/wishes.ts';
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ExecutionError } from '../../core/player/levels.ts';
-import type { Order } from '../../core/records/drill.ts';
+import type { Condition, Order } from '../../core/records/drill.ts';
 
 /** A table to be cleared, how, and who plays. */
 export interface OrderAsked {
   readonly table: TableText;
   /** Object balls. */
   readonly balls: readonly BallOnTable[];
-  readonly cue: BallOnTable;
+  /** Undefined when it is in hand. */
+  readonly cue: BallOnTable | undefined;
+  /** Where a cue ball in hand may lie, metres; undefined for anywhere. */
+  readonly places?: readonly Point[] | undefined;
   readonly order: Order;
+  readonly conditions: readonly Condition[];
+  readonly wishes: OrderWishes;
   readonly error: ExecutionError;
 }
 

@@ -1,27 +1,33 @@
-import type { Point } from '../../math/point.ts';
+import { distance, type Point } from '../../math/point.ts';
+import { samplePath } from '../../motion/path.ts';
+import type { CushionName } from '../../table/cushions.ts';
+import { cushionsOf } from '../stops.ts';
+import type { ProblemBall } from './problemBalls.ts';
+import { blockedBalls, type BlockedBall } from './blockedBalls.ts';
 import type { BallOnTable, Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { createRandom } from '../../random/random.ts';
-import { acceptanceOf } from '../../shot/acceptance.ts';
-import { isClear } from '../../shot/corridor.ts';
 import { isOnTable } from '../../shot/outcome.ts';
-import { wilson, type ShareInterval } from '../../statistics/wilson.ts';
+import { wilson } from '../../statistics/wilson.ts';
 import type { PocketName } from '../../table/pockets.ts';
-import { pocketNamed, type Table } from '../../table/table.ts';
-import { placeOnGrid, type PositionWindow } from '../grid.ts';
-import { potLines } from '../potOptions.ts';
+import { chanceAt, placeOnGrid, type PositionWindow } from '../grid.ts';
 import { cueBallAt } from '../windowAmong.ts';
-import { playOut, type ClearanceEnd } from './playOut.ts';
-import { OrderPlanner, type Allowed, type OrderQuestion } from './planner.ts';
+import { ownBalls, type PlannedChoice, type PlayedChance } from './choices.ts';
+import { clustersOf } from './clusters.ts';
+import { playOut, type ClearanceEnd, type OrderPlace } from './playOut.ts';
+import { OrderPlanner, type OrderQuestion } from './planner.ts';
 
 /** What is asked beside the balls and the order. */
 export interface PlanRequest<S> extends OrderQuestion<S> {
   /** Undefined when it is in hand: the best place is looked for. */
   readonly cue: BallOnTable | undefined;
+  /** Where a cue ball in hand may lie, metres; undefined for anywhere. */
+  readonly places?: readonly Point[] | undefined;
   readonly seed: number;
   /** Fresh play-outs by which the chance is told, ≥ 1. */
   readonly plays: number;
-  readonly allowed?: Allowed | undefined;
+  /** What may be chosen before the first shot, such as the suit: each is played out as well. */
+  readonly choices?: readonly S[];
 }
 
 /** One step of a plan. */
@@ -34,11 +40,29 @@ export interface PlanStep {
   readonly value: number;
   /** Where the cue ball stops as planned, metres. */
   readonly landing: Point;
+  /** How far the cue ball goes, metres, and the cushions that it meets, in order. */
+  readonly travel: number;
+  readonly cushions: readonly CushionName[];
   /** What each place of the cue ball is worth before this shot: the chance of clearing from there. */
   readonly worth: PositionWindow;
   /** The best stroke at another ball, and what it is worth less; undefined where there is none. */
   readonly alternative:
     { readonly ball: string; readonly pocket: PocketName; readonly costs: number } | undefined;
+}
+
+/** The ball that must go when it goes: another one in its place costs most. */
+export interface KeyBall {
+  readonly step: number;
+  readonly ball: string;
+  readonly instead: string;
+  /** Of the chance of clearing, 0…1. */
+  readonly costs: number;
+}
+
+/** A ball that is hard to come at, and when the plan deals with it. */
+export interface PlannedProblem extends ProblemBall {
+  /** Its step; undefined where the plan does not come to it. */
+  readonly step: number | undefined;
 }
 
 /** What a plan comes to. */
@@ -48,9 +72,14 @@ export interface OrderPlan {
   /** The steps come to the end of the order; if not, nothing is on from where they stop. */
   readonly complete: boolean;
   /** Of clearing, by fresh play-outs, with the interval that holds it in nine of ten cases. */
-  readonly chance: ShareInterval & { readonly plays: number };
+  readonly chance: PlayedChance;
+  /** The same for each of the choices, by the same luck. */
+  readonly choices: readonly PlannedChoice[];
   readonly ends: Readonly<Partial<Record<ClearanceEnd, number>>>;
   readonly states: number;
+  /** Undefined where no step has another ball that would cost more than can be told. */
+  readonly keyBall: KeyBall | undefined;
+  readonly problems: readonly PlannedProblem[];
 }
 
 /** Places in hand that are looked at closely, the best by the map. */
@@ -69,24 +98,69 @@ export type OrderAnswer =
  * @throws RangeError for fewer than one play-out
  */
 export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
-  const { table, game, balls, seed, plays, allowed } = request;
+  const { table, game, balls, plays } = request;
   if (plays < 1) throw new RangeError('planOrder: plays must be at least 1');
   const planner = OrderPlanner.of(request);
   if (planner === undefined) return { kind: 'too many' };
-  const cue = request.cue ?? bestPlace(request, planner);
+  const cue = request.cue ?? bestPlace(request, planner, request.places);
   if (cue === undefined) return { kind: 'none', blocked: blockedBalls(table, balls) };
+  const { steps, complete } = walk(request, planner, { state: game.start, cue, balls });
+  if (steps.length === 0) return { kind: 'none', blocked: blockedBalls(table, balls) };
+  const ends = endsFrom(request, planner, { state: game.start, cue, balls });
+  const problems = planner.problems();
+  const choices = (request.choices ?? []).map((choice): PlannedChoice => {
+    const from = { state: choice, cue, balls };
+    const way = walk(request, planner, from);
+    const own = ownBalls(game, choice);
+    return {
+      ...chanceOf(endsFrom(request, planner, from), plays),
+      order: way.steps.map(({ ball }) => ball),
+      complete: way.complete,
+      travel: way.steps.reduce((sum, { travel }) => sum + travel, 0),
+      longest: way.steps.reduce((most, { travel }) => Math.max(most, travel), 0),
+      hard: problems.flatMap(({ ball }) => (own.includes(ball) ? [ball] : [])),
+      clusters: clustersOf(balls).filter((ids) => ids.some((id) => own.includes(id))),
+      spare: planner.openBalls().filter((id) => own.includes(id)),
+    };
+  });
+  const plan: OrderPlan = {
+    cue: { x: cue.x, y: cue.y },
+    steps,
+    complete,
+    chance: chanceOf(ends, plays),
+    choices,
+    ends,
+    states: planner.size,
+    keyBall: keyBall(steps),
+    problems: problems.map((problem) => {
+      const step = steps.findIndex(({ ball }) => ball === problem.ball);
+      return { ...problem, step: step === -1 ? undefined : step };
+    }),
+  };
+  return { kind: 'plan', plan };
+}
+
+/** The strokes of a plan as they go when each does what it is planned to. */
+function walk<S>(
+  { game, balls }: PlanRequest<S>,
+  planner: OrderPlanner<S>,
+  from: OrderPlace<S>,
+): Pick<OrderPlan, 'steps' | 'complete'> {
   const steps: PlanStep[] = [];
-  let [state, at, left] = [game.start, cue, balls];
+  let { state, cue: at, balls: left } = from;
   while (!game.isCleared(state)) {
-    const strokes = planner.strokes(state, at, left, allowed);
-    const best = strokes[0];
+    const strokes = planner.strokes(state, at, left);
+    const [first] = strokes;
     const worth = planner.mapOf(state);
-    if (best === undefined || worth === undefined) break;
-    const { rest } = simulate(best.shot, { events: false });
+    if (first === undefined || worth === undefined) break;
+    const best = planner.judged(state, first);
+    const { rest, paths, duration } = simulate(best.shot, { paths: true });
+    const way = paths?.find(({ id }) => id === at.id);
     const landed = rest.find(({ id }) => id === at.id);
     const fell = rest.some(({ id, pocket }) => id === best.ball && pocket === best.pocket);
     if (!fell || landed === undefined || !isOnTable(landed)) break;
-    const other = strokes.find(({ ball }) => ball !== best.ball);
+    const second = strokes.find(({ ball }) => ball !== best.ball);
+    const other = second && planner.judged(state, second);
     steps.push({
       ball: best.ball,
       pocket: best.pocket,
@@ -94,6 +168,8 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
       chance: best.chance,
       value: best.value,
       landing: { x: landed.x, y: landed.y },
+      travel: way === undefined ? 0 : lengthOf(samplePath(way, duration)),
+      cushions: cushionsOf(best.shot),
       worth,
       alternative: other && {
         ball: other.ball,
@@ -101,61 +177,67 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
         costs: Math.max(0, best.value - other.value),
       },
     });
-    state = game.after(state, best.ball);
+    state = game.after(state, best.ball, best.pocket);
     at = { ...at, x: landed.x, y: landed.y };
     const onTable = game.onTable(state);
     left = balls.filter(({ id }) => onTable.includes(id));
   }
-  if (steps.length === 0) return { kind: 'none', blocked: blockedBalls(table, balls) };
-  const ends: Partial<Record<ClearanceEnd, number>> = {};
-  const random = createRandom(seed);
-  for (let k = 0; k < plays; k++) {
-    const { end } = playOut(request, planner, { state: game.start, cue, balls }, random.fork(k), allowed);
-    ends[end] = (ends[end] ?? 0) + 1;
-  }
-  const plan: OrderPlan = {
-    cue: { x: cue.x, y: cue.y },
-    steps,
-    complete: game.isCleared(state),
-    chance: { ...wilson(ends.cleared ?? 0, plays), plays },
-    ends,
-    states: planner.size,
-  };
-  return { kind: 'plan', plan };
+  return { steps, complete: game.isCleared(state) };
 }
 
-/** The place in hand from which the plan is worth most; undefined when nothing is on from anywhere. */
-function bestPlace<S>(
-  { table, game, balls, allowed }: PlanRequest<S>,
+type Ends = Readonly<Partial<Record<ClearanceEnd, number>>>;
+
+const chanceOf = (ends: Ends, plays: number): PlayedChance => ({
+  ...wilson(ends.cleared ?? 0, plays),
+  plays,
+});
+
+/** How the plan's play-outs from a place end. */
+function endsFrom<S>(request: PlanRequest<S>, planner: OrderPlanner<S>, from: OrderPlace<S>): Ends {
+  const ends: Partial<Record<ClearanceEnd, number>> = {};
+  const random = createRandom(request.seed);
+  for (let k = 0; k < request.plays; k++) {
+    const { end } = playOut(request, planner, from, random.fork(k));
+    ends[end] = (ends[end] ?? 0) + 1;
+  }
+  return ends;
+}
+
+const lengthOf = (points: readonly Point[]) =>
+  points.reduce((sum, point, i) => sum + (i === 0 ? 0 : distance(points[i - 1]!, point)), 0);
+
+/** Less than this cannot be told from nothing by what a plan tries, 0…1. */
+const LEAST_COST = 0.02;
+
+/** The step whose ball another one in its place would cost most; of equals the first. */
+function keyBall(steps: readonly PlanStep[]): KeyBall | undefined {
+  let key: KeyBall | undefined;
+  for (const [step, { ball, alternative }] of steps.entries()) {
+    if (alternative === undefined || alternative.costs < Math.max(LEAST_COST, (key?.costs ?? 0) + 1e-9))
+      continue;
+    key = { step, ball, instead: alternative.ball, costs: alternative.costs };
+  }
+  return key;
+}
+
+/**
+ * The place in hand from which the plan is worth most; undefined when nothing is on from any.
+ * @param balls object balls as they lie @param places where it may lie, metres; undefined for anywhere
+ */
+export function bestPlace<S>(
+  { table, game, balls }: Pick<OrderQuestion<S>, 'table' | 'game' | 'balls'>,
   planner: OrderPlanner<S>,
+  places: readonly Point[] | undefined,
 ): BallOnTable | undefined {
   const map = planner.mapOf(game.start);
   if (map === undefined) return undefined;
-  const places = [...map.chances.keys()]
-    .sort((a, b) => map.chances[b]! - map.chances[a]!)
+  const anywhere = () => [...map.chances.keys()].map((index) => placeOnGrid(map, index));
+  const best = (places ?? anywhere())
+    .map((place) => ({ cue: cueBallAt(table, place), chance: chanceAt(map, place) }))
+    .filter(({ cue }) => balls.every((ball) => distance(ball, cue) > ball.radius + cue.radius))
+    .sort((a, b) => b.chance - a.chance)
     .slice(0, PLACES)
-    .map((index) => cueBallAt(table, placeOnGrid(map, index)))
-    .map((cue) => ({ cue, value: planner.choose(game.start, cue, balls, allowed)?.value ?? 0 }))
-    .sort((a, b) => b.value - a.value);
-  return places[0] !== undefined && places[0].value > 0 ? places[0].cue : undefined;
-}
-
-/** A ball that reaches no pocket while others are in its way. */
-export interface BlockedBall {
-  readonly ball: string;
-  /** Ids of those in the way to the pocket with fewest of them; none when it falls into no pocket anyhow. */
-  readonly by: readonly string[];
-}
-
-/** The balls that have no free way into any pocket as the table lies, with what blocks them. */
-function blockedBalls(table: Table, balls: readonly BallOnTable[]): readonly BlockedBall[] {
-  return balls.flatMap((ball): BlockedBall | [] => {
-    const ways = potLines(table, [ball], [ball.id], acceptanceOf).map(({ pocket }) => {
-      const { mouth } = pocketNamed(table, pocket);
-      return balls.filter((other) => other !== ball && !isClear(ball, mouth, ball.radius, [other]));
-    });
-    const fewest = ways.sort((a, b) => a.length - b.length)[0];
-    if (fewest?.length === 0) return [];
-    return { ball: ball.id, by: (fewest ?? []).map(({ id }) => id) };
-  });
+    .map(({ cue }) => ({ cue, value: planner.choose(game.start, cue, balls)?.value ?? 0 }))
+    .sort((a, b) => b.value - a.value)[0];
+  return best !== undefined && best.value > 0 ? best.cue : undefined;
 }

@@ -1,23 +1,35 @@
-import { distance, type Point } from '../../math/point.ts';
+import type { Point } from '../../math/point.ts';
 import type { BallOnTable, Shot, ShotResult } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { buttOf, hampered } from '../../player/cueing.ts';
+import { errorAsCued } from '../../player/asCued.ts';
 import { executedWith, type Draws } from '../../player/execute.ts';
 import type { ExecutionError } from '../../player/levels.ts';
-import { acceptanceOf } from '../../shot/acceptance.ts';
+import { acceptanceOf, type Acceptance } from '../../shot/acceptance.ts';
+import { acceptanceNear } from '../../shot/acceptanceNear.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import type { PocketName } from '../../table/pockets.ts';
 import type { Table } from '../../table/table.ts';
-import { bestPotChance } from '../bestPot.ts';
+import { roughPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
-import { potLines, potOptions, type PotLine, type PotOption } from '../potOptions.ts';
-import { orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
-import { buildShotTable, type TableDetail } from './shotTable.ts';
+import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
+import { MANY_NODES, MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
+import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS, SETTLING_DRAWS } from './draws.ts';
+import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
+import {
+  buildShotTable,
+  isWanted,
+  mayCue,
+  WIDE,
+  type ShotRules,
+  type ShotTable,
+  type TableDetail,
+} from './shotTable.ts';
 import { valuesOf, type Values } from './values.ts';
 
 /** What a plan is asked for. */
-export interface OrderQuestion<S> {
+export interface OrderQuestion<S> extends ShotRules {
   readonly table: Table;
   /** Object balls where they lie. */
   readonly balls: readonly BallOnTable[];
@@ -25,6 +37,23 @@ export interface OrderQuestion<S> {
   /** The player's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees). */
   readonly error: ExecutionError;
   readonly detail: TableDetail;
+  /** Pots after the one that is played which are looked at; left out, all up to the end. */
+  readonly ahead?: number | undefined;
+  /** How closely the strokes of a shot are looked at; left out, as closely as a plan that is shown. */
+  readonly look?: Look | undefined;
+}
+
+/** How closely the strokes of a shot are looked at where the cue ball lies. */
+export interface Look {
+  /** Paces of the cue, m/s, and heights of the tip, ball radii. */
+  readonly speeds: readonly number[];
+  readonly heights: readonly number[];
+  /** Pots that are followed up, the most hopeful. */
+  readonly lines: number;
+  /** Strokes that are tried more closely, and those among them that are settled among. */
+  readonly closely: number;
+  readonly settled: number;
+  readonly settling: readonly Draws[];
 }
 
 /** A stroke that a plan proposes. */
@@ -38,42 +67,43 @@ export interface PlannedStroke {
   readonly value: number;
 }
 
-/** Balls that moved less lie where they lay, metres. */
-export const STAYED = 0.006;
-
-/** Paces and heights that are tried where the cue ball lies; lines that are followed up, and strokes looked at closely. */
-const SPEEDS = [0.7, 0.95, 1.3, 1.75, 2.4, 3.3];
-const HEIGHTS = [-0.4, -0.2, 0.05, 0.25, 0.42];
-const LINES = 5;
-const CLOSELY = 4;
+const CAREFUL: Look = {
+  speeds: [0.7, 0.95, 1.3, 1.75, 2.4, 3.3],
+  heights: [-0.4, -0.2, 0.05, 0.25, 0.42],
+  lines: 5,
+  closely: 12,
+  settled: 5,
+  settling: SETTLING_DRAWS,
+};
+/** For thousands of shots: a tenth of the work. */
+export const QUICK_LOOK: Look = {
+  speeds: [0.8, 1.2, 1.8, 2.8],
+  heights: [-0.35, 0.05, 0.4],
+  lines: 3,
+  closely: 5,
+  settled: 2,
+  settling: SETTLING_DRAWS.slice(0, 16),
+};
+/** The closed form of a pot's chance weighs as much as so many executions. */
+const PRIOR = 12;
+/** With so few legal balls it is looked whether one of them can be seen. */
+const FEW = 2;
+/**
+ * What a certain pot is worth after which the plan sees no way to the end: a grid is coarse, and something may turn up. With
+ * nothing at all there would be no difference between strokes.
+ */
+const HOPE = 0.02;
 /** Pots that are less likely are not played. */
 const LEAST_CHANCE = 0.02;
 
-const draw = (pace: number, height: number, side: number, line: number): Draws => ({
-  line,
-  pace,
-  side,
-  height,
-  elevation: 0,
-});
-const ROUGH_DRAWS = [draw(0.8, 0.4, 0.3, 0.3), draw(-0.8, -0.4, -0.3, -0.3)];
-/** Spread evenly over what errors do: a fixed rule of points, the same for every stroke. */
-const CLOSE_DRAWS = [
-  draw(1.2, 0.3, 0.6, 0.3),
-  draw(-1.2, -0.3, -0.6, 0.3),
-  draw(0.4, -1.2, 0.3, -0.6),
-  draw(-0.4, 1.2, -0.3, -0.6),
-  draw(0.8, 0.8, -1, 0.6),
-  draw(-0.8, -0.8, 1, 0.6),
-  draw(0.1, 0.4, 0.5, -0.3),
-  draw(-0.1, -0.4, -0.5, -0.3),
-];
+const placeKey = ({ x, y }: Point, pocket: PocketName) => [x, y, pocket].join();
 
-/** What a played stroke must not do; false for one that breaks a condition. */
-export type Allowed = (
-  result: ShotResult,
-  stroke: { readonly ball: string; readonly pocket: PocketName },
-) => boolean;
+/** The only ball that is looked at, and the only pocket; null for all. */
+interface OnlyAt {
+  readonly ball: string | null;
+  readonly pocket: PocketName | null;
+}
+const ANYWHERE: OnlyAt = { ball: null, pocket: null };
 
 /** A plan for clearing a table in an order: what each place is worth for every set of balls, and the stroke to play. */
 export class OrderPlanner<S> {
@@ -81,25 +111,32 @@ export class OrderPlanner<S> {
   readonly #nodes: ReadonlyMap<string, number>;
   readonly #list: readonly OrderNode[];
   readonly #values: Values;
-  readonly #grid: PositionWindow;
+  readonly #shots: ShotTable;
+  /** The acceptances of the balls where they lay at first, by place and pocket. */
+  readonly #acceptances: ReadonlyMap<string, Acceptance>;
 
   private constructor(question: OrderQuestion<S>, nodes: readonly OrderNode[]) {
-    const { table, balls, error, detail } = question;
+    const { table, balls, error } = question;
+    const detail = nodes.length > MANY_NODES ? WIDE : question.detail;
     // As if each ball lay there alone: the others are kept as what is in the way.
     const lines = balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf));
-    const shots = buildShotTable(table, balls, lines, error, detail);
+    this.#acceptances = new Map(
+      lines.map(({ object, pocket, acceptance }) => [placeKey(object, pocket), acceptance]),
+    );
+    const shots = buildShotTable(table, balls, lines, error, detail, question);
     this.#question = question;
     this.#list = nodes;
     this.#nodes = new Map(nodes.map(({ key }, i) => [key, i]));
-    this.#values = valuesOf(nodes, shots);
-    this.#grid = shots.grid;
+    this.#values = valuesOf(nodes, shots, question.ahead);
+    this.#shots = shots;
   }
 
-  /** @returns undefined for an order with more states than a plan can look at */
-  static of<S>(question: OrderQuestion<S>): OrderPlanner<S> | undefined {
+  /** @param most states that are looked at @returns undefined for an order with more */
+  static of<S>(question: OrderQuestion<S>, most = MOST_NODES): OrderPlanner<S> | undefined {
     const nodes = orderNodes(
       question.game,
       question.balls.map(({ id }) => id),
+      most,
     );
     return nodes && new OrderPlanner(question, nodes);
   }
@@ -108,7 +145,17 @@ export class OrderPlanner<S> {
   mapOf(state: S): PositionWindow | undefined {
     const node = this.#nodes.get(this.#question.game.key(state));
     const chances = node === undefined ? undefined : this.#values[node];
-    return chances && { ...this.#grid, chances };
+    return chances && { ...this.#shots.grid, chances };
+  }
+
+  /** The balls that are hard to come at as the table lies, the hardest first. */
+  problems(): readonly ProblemBall[] {
+    return problemBalls(this.#question.balls, this.#shots);
+  }
+
+  /** The balls that lie open as the table lies, the easiest first. */
+  openBalls(): readonly string[] {
+    return openBalls(this.#question.balls, this.#shots);
   }
 
   /** How many states were looked at. */
@@ -121,9 +168,9 @@ export class OrderPlanner<S> {
     state: S,
     cue: BallOnTable,
     balls: readonly BallOnTable[],
-    allowed: Allowed = () => true,
+    only: OnlyAt = ANYWHERE,
   ): PlannedStroke | undefined {
-    return this.strokes(state, cue, balls, allowed)[0];
+    return this.strokes(state, cue, balls, only)[0];
   }
 
   /** The strokes that are worth a look, the best first: those at the top were tried with more executions. */
@@ -131,27 +178,44 @@ export class OrderPlanner<S> {
     state: S,
     cue: BallOnTable,
     balls: readonly BallOnTable[],
-    allowed: Allowed = () => true,
+    only: OnlyAt = ANYWHERE,
   ): readonly PlannedStroke[] {
-    const { table, game, error } = this.#question;
-    const lines = potLines(table, balls, game.legal(state), acceptanceOf);
+    const { table, game, error, look = CAREFUL } = this.#question;
+    const barred = game.barred?.(state);
+    const lines = potLines(table, balls, game.legal(state), this.#acceptance).filter(
+      (line) =>
+        line.pocket !== barred &&
+        (only.ball ?? line.ball) === line.ball &&
+        (only.pocket ?? line.pocket) === line.pocket &&
+        isWanted(line, this.#question),
+    );
     const options = potOptions(table, cue, lines, balls, error)
-      .map((option) => ({ option, hope: option.chance * this.#bestAfter(state, option.line) }))
+      .filter(({ cueing }) => mayCue(cueing, this.#question))
+      .map((option) => ({ option, hope: option.chance * (HOPE + this.#bestAfter(state, option.line)) }))
       .sort((a, b) => b.hope - a.hope)
-      .slice(0, LINES);
-    const rough = options.flatMap(({ option }) => this.#tried(state, cue, balls, option, allowed));
+      .slice(0, look.lines);
+    const rough = options.flatMap(({ option }) => this.#tried(state, cue, balls, option));
     rough.sort((a, b) => b.value - a.value);
-    const close = rough
-      .slice(0, CLOSELY)
-      .map((stroke) => ({ ...stroke, value: this.#worth(state, stroke, CLOSE_DRAWS, allowed) }))
-      .sort((a, b) => b.value - a.value);
-    return [...close, ...rough.slice(CLOSELY)];
+    const again = (some: readonly PlannedStroke[], draws: readonly Draws[]) =>
+      some.map((stroke) => this.#played(state, stroke, draws)).sort((a, b) => b.value - a.value);
+    const close = again(rough.slice(0, look.closely), CLOSE_DRAWS);
+    const settled = again(close.slice(0, look.settled), look.settling);
+    return [...settled, ...close.slice(look.settled), ...rough.slice(look.closely)];
+  }
+
+  /** Known for balls that have not moved, and nearly exact for others. */
+  readonly #acceptance: AcceptanceSource = (table, from, pocket) =>
+    this.#acceptances.get(placeKey(from, pocket)) ?? acceptanceNear(table, from, pocket);
+
+  /** A stroke that was chosen, with what it is worth by executions that did not choose it. */
+  judged(state: S, stroke: PlannedStroke): PlannedStroke {
+    return this.#played(state, stroke, JUDGING_DRAWS);
   }
 
   /** The most that can come after a pot, wherever the cue ball stops. */
-  #bestAfter(state: S, { ball }: PotLine): number {
+  #bestAfter(state: S, { ball, pocket }: PotLine): number {
     const { game } = this.#question;
-    const next = game.after(state, ball);
+    const next = game.after(state, ball, pocket);
     if (game.isCleared(next)) return 1;
     const map = this.mapOf(next);
     return map === undefined ? 0 : map.chances.reduce((most, value) => Math.max(most, value), 0);
@@ -162,16 +226,15 @@ export class OrderPlanner<S> {
     cue: BallOnTable,
     balls: readonly BallOnTable[],
     { line, cueing }: PotOption,
-    allowed: Allowed,
   ): PlannedStroke[] {
-    const { table, error } = this.#question;
+    const { table, error, look = CAREFUL } = this.#question;
     const own = hampered(error, cueing.because);
     const elevation = buttOf(cueing);
     const strokes: PlannedStroke[] = [];
-    for (const speed of SPEEDS) {
+    for (const speed of look.speeds) {
       const plain = { tip: { side: 0, height: 0 }, elevation, speed };
       const falls = aimedPot(table, cue, line, own, plain)?.falls ?? 0;
-      for (const height of HEIGHTS) {
+      for (const height of look.heights) {
         const tip = { side: 0, height };
         const aimed = aimedStroke(table, cue, line, own, { tip, elevation, speed });
         const chance = falls * (aimed?.arrives ?? 0);
@@ -179,19 +242,20 @@ export class OrderPlanner<S> {
         const strike = { ball: cue.id, speed, direction: aimed.leaves, tip, elevation };
         const shot: Shot = { table, balls: [cue, ...balls], strike };
         const stroke = { shot, ball: line.ball, pocket: line.pocket, chance, value: 0 };
-        strokes.push({ ...stroke, value: this.#worth(state, stroke, ROUGH_DRAWS, allowed) });
+        strokes.push(this.#played(state, stroke, ROUGH_DRAWS));
       }
     }
     return strokes;
   }
 
-  /** The chance of the pot times what the landings of some executions are worth. */
-  #worth(state: S, stroke: PlannedStroke, draws: readonly Draws[], allowed: Allowed): number {
-    const { game, error } = this.#question;
-    const next = game.after(state, stroke.ball);
+  /** A stroke with the chance of its pot, and that times what the landings of some executions are worth. */
+  #played(state: S, stroke: PlannedStroke, draws: readonly Draws[]): PlannedStroke {
+    const { game, allowed } = this.#question;
+    const error = errorAsCued(stroke.shot, this.#question.error);
+    const next = game.after(state, stroke.ball, stroke.pocket);
     const cleared = game.isCleared(next);
     const map = cleared ? undefined : this.mapOf(next);
-    if (!cleared && map === undefined) return 0;
+    if (!cleared && map === undefined) return { ...stroke, value: 0 };
     const struck = stroke.shot.strike.ball;
     let [sum, seen] = [0, 0];
     for (const draw of draws) {
@@ -201,13 +265,16 @@ export class OrderPlanner<S> {
       if (at?.pocket !== stroke.pocket) continue;
       seen++;
       const cue = result.rest.find(({ id }) => id === struck);
-      if (cue === undefined || !isOnTable(cue) || !allowed(result, stroke)) continue;
+      if (cue === undefined || !isOnTable(cue) || allowed?.(result, stroke) === false) continue;
       sum += map === undefined ? 1 : this.#valueAt(next, map, cue, stroke, result);
     }
-    return seen === 0 ? 0 : (stroke.chance * sum) / seen;
+    if (seen === 0) return { ...stroke, value: 0 };
+    // What was seen corrects the closed form, the more the more often it was tried.
+    const chance = (PRIOR * stroke.chance + seen) / (PRIOR + draws.length);
+    return { ...stroke, chance, value: (chance * sum) / seen };
   }
 
-  /** What a landing is worth: nothing where no legal ball can be seen. */
+  /** What a landing is worth: nothing where no legal ball can be seen, a little where one can of which nobody knows what follows. */
   #valueAt(
     next: S,
     map: PositionWindow,
@@ -215,10 +282,12 @@ export class OrderPlanner<S> {
     { shot, ball }: PlannedStroke,
     { rest }: ShotResult,
   ): number {
-    const value = chanceAt(map, cue);
-    if (value === 0) return 0;
     const { table, game, error } = this.#question;
     const legal = game.legal(next);
+    const value = chanceAt(map, cue);
+    // Of many balls one can nearly always be seen.
+    const many = legal.length > FEW;
+    if (many && value >= HOPE) return value;
     const left = shot.balls.flatMap((each) => {
       const at = rest.find(({ id }) => id === each.id);
       return at === undefined || !isOnTable(at) || each.id === ball ? [] : [{ ...each, x: at.x, y: at.y }];
@@ -226,11 +295,8 @@ export class OrderPlanner<S> {
     const struck = left.find(({ id }) => id === shot.strike.ball);
     if (struck === undefined) return 0;
     const objects = left.filter((each) => each !== struck);
-    const moved = objects.some((each) => {
-      const before = shot.balls.find(({ id }) => id === each.id);
-      return before !== undefined && distance(before, each) > STAYED;
-    });
-    if (legal.length > 2 && !moved) return value;
-    return Math.min(value, bestPotChance(table, struck, objects, legal, error));
+    const best = roughPotChance(table, struck, objects, legal, error, this.#acceptance);
+    const hoped = Math.max(value, HOPE * best);
+    return many ? hoped : Math.min(hoped, best);
   }
 }

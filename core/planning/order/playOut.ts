@@ -5,8 +5,12 @@ import { errorAsCued } from '../../player/asCued.ts';
 import { executed } from '../../player/execute.ts';
 import type { Random } from '../../random/random.ts';
 import { isOnTable } from '../../shot/outcome.ts';
-import { OrderPlanner, STAYED, type Allowed, type OrderQuestion } from './planner.ts';
+import { MANY_NODES } from './nodes.ts';
+import { OrderPlanner, type OrderQuestion } from './planner.ts';
 import { COARSE } from './shotTable.ts';
+
+/** A ball that moved less is worth about the same from everywhere: its strokes are chosen by where it lies in any case, metres. */
+const ELSEWHERE = 0.03;
 
 /** Why a clearance ended. */
 export type ClearanceEnd = 'cleared' | 'missed' | 'in-off' | 'wrong ball' | 'condition broken' | 'nothing on';
@@ -36,15 +40,14 @@ export function playOut<S>(
   planner: OrderPlanner<S>,
   start: OrderPlace<S>,
   random: Random,
-  allowed: Allowed = () => true,
 ): PlayedOrder {
-  const { error, game } = question;
+  const { error, game, allowed } = question;
   const home = new Map(start.balls.map((ball) => [ball.id, ball]));
   let { state, cue, balls } = start;
-  let plan: OrderPlanner<S> | undefined = planner;
+  let plan = planner;
   const potted: string[] = [];
   while (!game.isCleared(state)) {
-    const stroke = plan?.choose(state, cue, balls, allowed);
+    const stroke = plan.choose(state, cue, balls);
     if (stroke === undefined) return { end: 'nothing on', potted };
     const shot = executed(stroke.shot, errorAsCued(stroke.shot, error), random);
     const result = simulate(shot);
@@ -53,13 +56,17 @@ export function playOut<S>(
     if (struck === undefined || !isOnTable(struck) || result.rest.some(({ offTable }) => offTable)) {
       return { end: 'in-off', potted };
     }
-    const fallen = result.rest.filter(({ pocket }) => pocket !== null).map(({ id }) => id);
-    if (!fallen.includes(stroke.ball)) return { end: 'missed', potted };
-    if (fallen.some((id) => !game.legal(state).includes(id))) return { end: 'wrong ball', potted };
-    if (!allowed(result, stroke)) return { end: 'condition broken', potted };
-    for (const id of fallen) {
+    const fallen = result.rest.flatMap(({ id, pocket }) => (pocket === null ? [] : [{ id, pocket }]));
+    const own = fallen.find(({ id }) => id === stroke.ball);
+    if (own === undefined) return { end: 'missed', potted };
+    const legal = game.legal(state);
+    if (fallen.some(({ id }) => !legal.includes(id))) return { end: 'wrong ball', potted };
+    if (own.pocket === game.barred?.(state) || allowed?.(result, stroke) === false) {
+      return { end: 'condition broken', potted };
+    }
+    for (const { id, pocket } of fallen) {
       if (!game.onTable(state).includes(id)) continue;
-      state = game.after(state, id);
+      state = game.after(state, id, pocket);
       potted.push(id);
     }
     cue = { ...cue, x: struck.x, y: struck.y };
@@ -73,10 +80,15 @@ export function playOut<S>(
     });
     const isMoved = balls.some((ball) => {
       const there = before.find(({ id }) => id === ball.id);
-      return there === undefined || distance(there, ball) > STAYED;
+      return there === undefined || distance(there, ball) > ELSEWHERE;
     });
     if (isMoved && !game.isCleared(state)) {
-      plan = OrderPlanner.of({ ...question, balls, game: { ...game, start: state }, detail: COARSE });
+      // Of a large order the old plan is still the better guide to it than none.
+      plan =
+        OrderPlanner.of(
+          { ...question, balls, game: { ...game, start: state }, detail: COARSE },
+          MANY_NODES,
+        ) ?? plan;
     }
   }
   return { end: 'cleared', potted };

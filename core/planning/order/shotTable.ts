@@ -1,12 +1,13 @@
 import { distance, type Point } from '../../math/point.ts';
 import { contactDistance } from '../../motion/ballBall.ts';
-import type { BallOnTable, Shot, Tip } from '../../motion/shot.ts';
+import type { BallOnTable, Shot, ShotResult, Tip } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
-import { buttOf, cueingOf, hampered } from '../../player/cueing.ts';
+import { buttOf, cueingOf, hampered, type Cueing } from '../../player/cueing.ts';
 import { executedWith, type Draws } from '../../player/execute.ts';
 import type { ExecutionError } from '../../player/levels.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import { isOnTable } from '../../shot/outcome.ts';
+import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
 import type { Table } from '../../table/table.ts';
 import { toRadians } from '../../math/angle.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
@@ -16,7 +17,7 @@ import { cueBallAt } from '../windowAmong.ts';
 
 /** How finely strokes are looked at. */
 export interface TableDetail {
-  /** Widest distance between two places of the cue ball, metres. */
+  /** Widest distance between two places of the cue ball on a pool table of nine feet, metres; on others in proportion. */
   readonly step: number;
   /** Paces of the cue, m/s, and heights of the tip, ball radii. */
   readonly speeds: readonly number[];
@@ -26,6 +27,8 @@ export interface TableDetail {
   /** Pots of a place that are followed up, the likeliest. */
   readonly lines: number;
 }
+
+const NINE_FOOT_M2 = 2.54 * 1.27;
 
 const NO_ERROR: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
 
@@ -40,6 +43,9 @@ export const COARSE: TableDetail = {
   ],
   lines: 7,
 };
+
+/** For orders with very many states. */
+export const WIDE: TableDetail = { ...COARSE, step: 0.18, lines: 6 };
 
 /** The answer that is played by. */
 export const FINE: TableDetail = {
@@ -61,10 +67,11 @@ const LEAST_CHANCE = 0.08;
 /** Every stroke that is worth a look, by the places that it is played from; numbers in rows, for there are tens of thousands. */
 export interface ShotTable {
   readonly grid: PositionWindow;
-  /** Index of the first stroke from each place, and the end after the last. */
+  /** Index of the first stroke from each place, the likeliest, and the end after the last. */
   readonly first: Int32Array;
-  /** Place of the potted ball in the list of balls. */
+  /** Place of the potted ball in the list of balls, and number of its pocket. */
   readonly ball: Int8Array;
+  readonly pocket: Int8Array;
   readonly chance: Float32Array;
   /** Bit by bit the balls that are in the way. */
   readonly hindered: Int32Array;
@@ -79,13 +86,22 @@ export interface ShotTable {
 /** Fills the rows of a table. */
 class Rows {
   readonly ball: number[] = [];
+  readonly pocket: number[] = [];
   readonly chance: number[] = [];
   readonly hindered: number[] = [];
   readonly cell: number[] = [];
   readonly along: number[] = [];
   readonly across: number[] = [];
 
-  land(grid: PositionWindow, at: Point | undefined): void {
+  add(grid: PositionWindow, { ball, pocket, chance, hindered, landings }: StrokeFromHere): void {
+    this.ball.push(ball);
+    this.pocket.push(pocket);
+    this.chance.push(chance);
+    this.hindered.push(hindered);
+    for (const at of landings) this.#land(grid, at);
+  }
+
+  #land(grid: PositionWindow, at: Point | undefined): void {
     const { columns, rows, x0, y0, dx, dy } = grid;
     if (at === undefined) {
       this.cell.push(-1);
@@ -118,17 +134,47 @@ interface TriedStroke {
   readonly landings: readonly (Point | undefined)[];
 }
 
+interface StrokeFromHere extends Pick<TriedStroke, 'hindered' | 'landings'> {
+  /** Place of its ball in the list of balls, and number of its pocket. */
+  readonly ball: number;
+  readonly pocket: number;
+  readonly chance: number;
+}
+
 interface StrokeQuestion {
   readonly table: Table;
   readonly balls: readonly BallOnTable[];
   readonly cue: BallOnTable;
   readonly line: PotLine;
   readonly error: ExecutionError;
+  readonly rules: ShotRules;
+}
+
+/** What a drill asks of each shot. */
+export interface ShotRules {
+  /** What a played shot must not do: false for one that breaks a condition; all are allowed where it is left out. */
+  readonly allowed?:
+    | ((result: ShotResult, stroke: { readonly ball: string; readonly pocket: PocketName }) => boolean)
+    | undefined;
+  /** Whether no rest may be used. */
+  readonly noRest?: boolean | undefined;
+  /** The only pocket in which a ball is played. */
+  readonly pockets?: ReadonlyMap<string, PocketName> | undefined;
+}
+
+/** Whether a pot is one at which a ball may be played. */
+export function isWanted({ ball, pocket }: PotLine, { pockets }: ShotRules): boolean {
+  return (pockets?.get(ball) ?? pocket) === pocket;
+}
+
+/** Whether a ball can be cued at by the rules. */
+export function mayCue({ verdict }: Cueing, { noRest }: ShotRules): boolean {
+  return verdict !== 'impossible' && !(noRest === true && verdict === 'rest');
 }
 
 /** Tries a stroke at a pot, the two balls alone on the table. @returns undefined when it does not pot as it is meant */
 function tryStroke(
-  { table, balls, cue, line, error }: StrokeQuestion,
+  { table, balls, cue, line, error, rules }: StrokeQuestion,
   { speed, tip, elevation }: PlainStroke,
   draws: readonly Draws[],
 ): TriedStroke | undefined {
@@ -139,6 +185,7 @@ function tryStroke(
   const shot: Shot = { table, balls: [cue, object], strike };
   const planned = simulate(shot, { paths: true });
   if (planned.rest.find(({ id }) => id === object.id)?.pocket !== pocket) return undefined;
+  if (rules.allowed?.(planned, { ball: object.id, pocket }) === false) return undefined;
   const but = balls.findIndex(({ id }) => id === object.id);
   let hindered = 0;
   for (const path of planned.paths ?? []) {
@@ -157,6 +204,7 @@ function tryStroke(
  * Plays, from a grid of places of the cue ball, every pot with a few strokes, the two balls alone on the table; the others
  * are kept as what is in the way. So one table serves every set of balls that is left.
  * @param balls object balls where they lie, at most 31 @param lines the pots, as if no other ball were in the way
+ * @param rules strokes that break them, the two balls alone on the table, are left out
  */
 export function buildShotTable(
   table: Table,
@@ -164,26 +212,32 @@ export function buildShotTable(
   lines: readonly PotLine[],
   error: ExecutionError,
   detail: TableDetail,
+  rules: ShotRules = {},
 ): ShotTable {
-  const grid = emptyGrid(table, detail.step);
+  const { length, width } = table.preset;
+  const grid = emptyGrid(table, detail.step * Math.sqrt((length * width) / NINE_FOOT_M2));
   const places = grid.chances.length;
   const first = new Int32Array(places + 1);
   const rows = new Rows();
   const numbers = lines.map(({ ball }) => balls.findIndex(({ id }) => id === ball));
+  const pockets = lines.map(({ pocket }) => POCKET_NAMES.indexOf(pocket));
   const spread = toRadians(error.directionDeg);
   for (let g = 0; g < places; g++) {
     first[g] = rows.ball.length;
     const cue = cueBallAt(table, placeOnGrid(grid, g));
+    const here: StrokeFromHere[] = [];
     const looks = lines
       .map((line, n) => ({ line, n, rough: roughChance(cue, line, spread) }))
-      .filter(({ rough, line }) => rough > LEAST_CHANCE && !overlaps(cue, line.object))
+      .filter(
+        ({ rough, line }) => rough > LEAST_CHANCE && isWanted(line, rules) && !overlaps(cue, line.object),
+      )
       .sort((a, b) => b.rough - a.rough)
       .slice(0, detail.lines);
     for (const { line, n } of looks) {
       const direction = Math.atan2(line.object.y - cue.y, line.object.x - cue.x);
       const cueing = cueingOf(table, cue, [], direction);
-      if (cueing.verdict === 'impossible') continue;
-      const question = { table, balls, cue, line, error: hampered(error, cueing.because) };
+      if (!mayCue(cueing, rules)) continue;
+      const question = { table, balls, cue, line, error: hampered(error, cueing.because), rules };
       const elevation = buttOf(cueing);
       for (const speed of detail.speeds) {
         // Whether the ball keeps its direction hardly depends on the height of the tip.
@@ -193,19 +247,19 @@ export function buildShotTable(
         for (const height of detail.heights) {
           const tried = tryStroke(question, { speed, tip: { side: 0, height }, elevation }, detail.draws);
           if (tried === undefined) continue;
-          rows.ball.push(numbers[n]!);
-          rows.chance.push(falls * tried.arrives);
-          rows.hindered.push(tried.hindered);
-          for (const at of tried.landings) rows.land(grid, at);
+          here.push({ ball: numbers[n]!, pocket: pockets[n]!, chance: falls * tried.arrives, ...tried });
         }
       }
     }
+    // The likeliest first: whoever looks for the best may stop at the first that is less likely than the best so far.
+    for (const stroke of here.sort((a, b) => b.chance - a.chance)) rows.add(grid, stroke);
   }
   first[places] = rows.ball.length;
   return {
     grid,
     first,
     ball: Int8Array.from(rows.ball),
+    pocket: Int8Array.from(rows.pocket),
     chance: Float32Array.from(rows.chance),
     hindered: Int32Array.from(rows.hindered),
     executions: detail.draws.length,

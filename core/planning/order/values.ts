@@ -1,3 +1,4 @@
+import { POCKET_NAMES } from '../../table/pockets.ts';
 import type { OrderNode } from './nodes.ts';
 import type { ShotTable } from './shotTable.ts';
 
@@ -19,32 +20,49 @@ function valueIn(columns: number, values: Float32Array, cell: number, along: num
  * Values backwards from the cleared table: V(S, x) is the best, over the strokes of which nothing is in the way, of the
  * pot's chance times the mean of V of what is left at the landings (R. Bellman, Dynamic Programming, 1957).
  * @param nodes each after those that it leads to
+ * @param ahead for a player who looks so many pots ahead and no farther: the chance of these, ≥ 0; left out, of all
  */
-export function valuesOf(nodes: readonly OrderNode[], shots: ShotTable): Values {
-  const values: Float32Array[] = [];
-  for (const node of nodes) {
-    values.push(
-      node.cleared ? new Float32Array(shots.grid.chances.length).fill(1) : valuesOfNode(node, shots, values),
-    );
+export function valuesOf(nodes: readonly OrderNode[], shots: ShotTable, ahead = Infinity): Values {
+  const certain = new Float32Array(shots.grid.chances.length).fill(1);
+  const valueOf = (node: OrderNode, after: Values) =>
+    node.cleared ? certain : valuesOfNode(node, shots, after);
+  if (ahead === Infinity) {
+    const values: Float32Array[] = [];
+    for (const node of nodes) values.push(valueOf(node, values));
+    return values;
+  }
+  let values: Values = nodes.map(() => certain);
+  for (let pots = 0; pots < ahead; pots++) {
+    const after = values;
+    values = nodes.map((node) => valueOf(node, after));
   }
   return values;
 }
 
-function valuesOfNode({ present, legal, next }: OrderNode, shots: ShotTable, values: Values): Float32Array {
-  const { grid, first, ball, chance, hindered, executions, cell, along, across } = shots;
+const POCKETS = POCKET_NAMES.length;
+
+function valuesOfNode(node: OrderNode, shots: ShotTable, values: Values): Float32Array {
+  const { present, legal, next, barred } = node;
+  const { grid, first, ball, pocket, chance, hindered, executions, cell, along, across } = shots;
   const { columns } = grid;
   const places = grid.chances.length;
   const own = new Float32Array(places);
-  const after = new Array<Float32Array | undefined>(32);
-  legal.forEach((number, k) => {
-    after[number] = values[next[k]!];
-  });
+  /** What is left after each ball in each pocket. */
+  const after = new Array<Float32Array | undefined>(32 * POCKETS);
+  const ways = next.length / Math.max(1, legal.length);
+  for (const [k, number] of legal.entries()) {
+    for (let p = 0; p < POCKETS; p++) {
+      if (p !== barred) after[number * POCKETS + p] = values[next[k * ways + (ways === 1 ? 0 : p)]!];
+    }
+  }
   for (let g = 0; g < places; g++) {
     let best = 0;
     const end = first[g + 1]!;
     for (let s = first[g]!; s < end; s++) {
-      const left = after[ball[s]!];
-      if (left === undefined || (hindered[s]! & present) !== 0 || chance[s]! <= best) continue;
+      // Those that follow are less likely still.
+      if (chance[s]! <= best) break;
+      const left = after[ball[s]! * POCKETS + pocket[s]!];
+      if (left === undefined || (hindered[s]! & present) !== 0) continue;
       let sum = 0;
       for (let e = s * executions; e < (s + 1) * executions; e++) {
         const at = cell[e]!;

@@ -1,9 +1,9 @@
-import type { RowDataPacket } from 'mysql2/promise';
+import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
 import type { Conflict, StoredAttempt } from '../../../core/records/storedAttempt.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../../../core/records/attempt.ts';
 import { readable, readableRows, wholeRow } from '../damaged.ts';
-import { isDuplicate } from '../errors.ts';
+import { isDuplicate, troubleOf } from '../errors.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
 
@@ -168,6 +168,9 @@ interface Entry {
   readonly contested: boolean;
 }
 
+const COLUMNS = `id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, log, counted,
+       played_at, recorded_by, contested`;
+
 /**
  * Stores an attempt.
  * @returns false when its id, or what stands for its shot of the round, is already there: nothing was changed
@@ -179,9 +182,7 @@ export async function insertAttempt(
   { recordedBy, contested }: Entry,
 ): Promise<boolean> {
   const inserted = db.execute(
-    `INSERT INTO attempts (id, round_id, ordinal, outcome, landing_x, landing_y, points, along, across, log, counted,
-       played_at, recorded_by, contested)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    `INSERT INTO attempts (${COLUMNS}) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
     [
       attempt.id,
       roundId,
@@ -199,6 +200,41 @@ export async function insertAttempt(
       throw error;
     },
   );
+}
+
+/**
+ * Stores an attempt of a round that is open, in one statement: the round's row is locked for reading meanwhile, so that
+ * its end waits for the attempt, or the attempt finds it ended.
+ * @returns false where there is no such open round, or where the attempt's id or its shot is there already
+ */
+export async function insertWhileOpen(
+  pool: Database,
+  clubId: string,
+  roundId: string,
+  attempt: StoredAttempt,
+  recordedBy: string,
+): Promise<boolean> {
+  try {
+    const [{ affectedRows }] = await pool.execute<ResultSetHeader>(
+      `INSERT INTO attempts (${COLUMNS})
+       SELECT ?, r.id, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 0 FROM rounds r
+       WHERE r.id = ? AND r.club_id = ? AND r.ended_at IS NULL AND r.removed_at IS NULL`,
+      [
+        attempt.id,
+        attempt.ordinal,
+        ...columnsOf(attempt),
+        new Date(attempt.playedAt),
+        recordedBy,
+        roundId,
+        clubId,
+      ],
+    );
+    return affectedRows === 1;
+  } catch (error) {
+    // Whether a node that is gone stored it nobody knows: who looks closer finds it by its id.
+    if (isDuplicate(error) || troubleOf(error) === 'gone') return false;
+    throw error;
+  }
 }
 
 /** Takes an attempt back, or brings it back. @throws the driver's duplicate error when another stands in its place */

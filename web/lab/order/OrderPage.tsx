@@ -5,28 +5,47 @@ import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from '
 import { useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot } from '../../../core/motion/shot.ts';
+import { drillFromOrder } from '../../../core/drill/orderDrill.ts';
 import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import { listedWishes, NO_WISHES, type OrderWishes } from '../../../core/planning/order/wishes.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { tablesQuery } from '../../api/tables.ts';
+import { useViewer } from '../../api/viewer.ts';
+import { useDraftDrill } from '../../controls/useDraftDrill.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { Loading } from '../../controls/Loading.tsx';
 import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
+import { OrderTable } from '../../planner/order/OrderTable.tsx';
+import { PlanCard } from '../../planner/order/PlanCard.tsx';
+import { usePlayedStep } from '../../planner/order/usePlayedStep.ts';
 import { STILL_MS } from '../../planner/usePictures.ts';
 import { arrowStep } from '../../table/arrowStep.ts';
+import { useBallDrag } from '../../table/ballDrag.ts';
 import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
-import type { OrderAsked } from '../../workers/orderProtocol.ts';
+import { pocketWords } from '../../words/places.ts';
+import { useWords } from '../../words/useWords.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
 import { firstPosition } from '../labStart.ts';
 import type { ChosenTable } from '../labState.ts';
 import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
-import { firstTable, orderOf, ordersFor, orderSettingFrom, type OrderName } from './orderSetting.ts';
-import { OrderTable } from './OrderTable.tsx';
-import { PlanCard } from './PlanCard.tsx';
-import { useOrderPlan } from './useOrderPlan.ts';
+import {
+  firstTable,
+  nextAfter,
+  orderOf,
+  ordersFor,
+  orderSettingFrom,
+  type OrderName,
+} from './orderSetting.ts';
+import { OrdersCard, VIEW_WORDS } from './OrdersCard.tsx';
+import { StepTools } from './StepTools.tsx';
+import { planIn, useOrders } from './useOrders.ts';
+import { WishesCard } from './WishesCard.tsx';
+
+const NO_STEPS: readonly PlanStep[] = [];
 
 const ORDER_WORDS: Readonly<Record<OrderName, string>> = {
   any: 'any order',
@@ -46,6 +65,9 @@ export function OrderPage() {
 
 function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { params, set } = useAddress();
+  const { vocabulary } = useWords();
+  const viewer = useViewer();
+  const openDraft = useDraftDrill();
   const [state, dispatch] = useReducer(strokeReducer, undefined, () => {
     const position = firstPosition(params, tables);
     return startStroke(
@@ -57,8 +79,9 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const ids = useMemo(() => shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id])), [shot.balls]);
   const setting = orderSettingFrom(params, ids);
   const [looked, setLooked] = useState(0);
+  const [tapped, setTapped] = useState<readonly string[]>();
 
-  const asked: OrderAsked = useMemo(() => {
+  const asked = useMemo(() => {
     const { preset, parameters } = shot.table;
     const cue = shot.balls.find(({ id }) => id === CUE);
     return {
@@ -66,17 +89,21 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
       balls: shot.balls.filter((ball) => ball !== cue),
       cue: cue ?? { id: CUE, x: 0, y: 0, radius: preset.cueBallRadius, mass: preset.cueBallMass },
       order: orderOf(setting.order, ids),
+      conditions: [],
       error: executionErrorOf(setting.level, preset.game),
     };
   }, [shot, ids, setting.order, setting.level]);
   const key = JSON.stringify(asked);
   const [settled] = useDebouncedValue(key, STILL_MS);
-  const planning = useOrderPlan(settled === key && ids.length > 0 ? key : undefined, asked);
-  const planned = planning.answer?.kind === 'plan' ? planning.answer.plan.steps : [];
+  const orders = useOrders(settled === key && ids.length > 0 ? key : undefined, asked, ids);
+  const { planning, plannings } = orders;
+  const planned = planIn(planning)?.steps ?? NO_STEPS;
   const step = Math.min(looked, Math.max(0, planned.length - 1));
+  const { positions, play } = usePlayedStep(planned[step]);
 
   const change = useCallback((next: Shot, sameStep = false) => {
     setLooked(0);
+    setTapped(undefined);
     dispatch({ kind: 'change', shot: next, sameStep });
   }, []);
   const select = useCallback((id: string) => dispatch({ kind: 'select', id }), []);
@@ -85,7 +112,26 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   );
   const add = useCallbackRef((id: string) => change(addBall(shot, id)));
   const remove = useCallbackRef((id: string) => change(removeBall(shot, id)));
-  const playOn = useCallbackRef(({ shot: next }: PlanStep) => change({ ...shot, balls: next.balls }));
+  const wish = (wishes: OrderWishes) => {
+    setTapped(undefined);
+    orders.wish(wishes);
+  };
+  /** A ball more of an order that is tapped; the order is there when no ball is left. */
+  const tap = useCallbackRef((id: string) => {
+    if (tapped === undefined || nextAfter(asked.order, ids, tapped)?.includes(id) !== true) return;
+    const balls = [...tapped, id];
+    if (nextAfter(asked.order, ids, balls)?.length === 0) wish(listedWishes(balls));
+    else setTapped(balls);
+  });
+  const endTapping = (next: readonly string[] | undefined) => {
+    if (next !== undefined) setTapped(next);
+    else wish(listedWishes(tapped ?? []));
+  };
+  const drag = useBallDrag({
+    balls: shot.balls,
+    onSelect: tapped === undefined ? select : tap,
+    onMove: tapped === undefined ? move : () => undefined,
+  });
   const chooseTable = useCallbackRef((next: ChosenTable) => {
     const table = tableOfCard(next.card, next.conditions);
     dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen: next } });
@@ -99,16 +145,26 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     else if (event.key === 'n') {
       const at = shot.balls.findIndex((each) => each.id === selected);
       select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);
-    } else if (planned[Number(event.key) - 1] !== undefined) setLooked(Number(event.key) - 1);
+    } else if (event.key === 'p') play();
+    else if (planned[Number(event.key) - 1] !== undefined) setLooked(Number(event.key) - 1);
     else return;
     event.preventDefault();
   });
+  async function makeDrill() {
+    const cue = shot.balls.find(({ id }) => id === CUE);
+    const drill = drillFromOrder({ ...asked, table: shot.table, cue }, planned, (pocket) =>
+      pocketWords(pocket, vocabulary),
+    );
+    await openDraft(`order ${crypto.randomUUID()}`, drill);
+  }
 
   return (
     <div className="lab">
       <Stack gap={8}>
-        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
-        <Group gap={6}>
+        <div className="no-print">
+          <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
+        </div>
+        <Group gap={6} className="no-print">
           <UndoRedo
             past={history.past}
             future={history.future}
@@ -118,14 +174,23 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
             Link
           </Button>
+          <Button size="xs" variant="default" disabled={planned.length === 0} onClick={() => window.print()}>
+            Print
+          </Button>
+          {viewer.role === 'coach' && ids.length > 0 && (
+            <Button size="xs" variant="default" onClick={() => void makeDrill()}>
+              Make a drill of it
+            </Button>
+          )}
         </Group>
         <OrderTable
-          shot={shot}
-          steps={planned}
+          table={shot.table}
+          balls={shot.balls}
+          steps={tapped === undefined ? planned : NO_STEPS}
           step={step}
+          positions={positions}
           selected={selected}
-          onSelect={select}
-          onMove={move}
+          onDrag={drag}
           onKey={onKey}
         />
         {planned.length > 0 && (
@@ -136,7 +201,7 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         )}
       </Stack>
       <div className="lab-side">
-        <section className="card" aria-labelledby="asked-title">
+        <section className="card no-print" aria-labelledby="asked-title">
           <Title order={2} size="h4" id="asked-title">
             Asked
           </Title>
@@ -156,15 +221,60 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             />
           </SimpleGrid>
         </section>
-        {ids.length > 0 && <PlanCard planning={planning} step={step} onStep={setLooked} onPlayOn={playOn} />}
-        <BallPanel
-          shot={shot}
-          selected={selected}
-          onSelect={select}
-          onMove={move}
-          onAdd={add}
-          onRemove={remove}
+        {ids.length > 0 && (
+          <PlanCard
+            title={VIEW_WORDS[orders.view]}
+            planning={planning}
+            step={step}
+            onStep={setLooked}
+            tools={({ shot: next }) => (
+              <StepTools
+                steps={planned}
+                step={step}
+                wishes={orders.wishes}
+                mayGo={(balls) => nextAfter(asked.order, ids, balls) !== undefined}
+                onWish={wish}
+                onPlay={play}
+                onSetUp={() => {
+                  // Shots count anew from there.
+                  wish(NO_WISHES);
+                  change({ ...shot, balls: next.balls });
+                }}
+              />
+            )}
+          />
+        )}
+        {ids.length > 0 && (
+          <WishesCard
+            wishes={orders.wishes}
+            tapped={tapped}
+            free={plannings.plan && planIn(plannings.plan)}
+            own={plannings.own && planIn(plannings.own)}
+            settled={plannings.plan?.running === false && plannings.own?.running === false}
+            onTap={endTapping}
+            onWish={wish}
+            onKeep={orders.keepAs}
+          />
+        )}
+        <OrdersCard
+          plannings={plannings}
+          view={orders.view}
+          step={step}
+          onLook={(view, at) => {
+            orders.setView(view);
+            setLooked(at);
+          }}
         />
+        <div className="no-print">
+          <BallPanel
+            shot={shot}
+            selected={selected}
+            onSelect={select}
+            onMove={move}
+            onAdd={add}
+            onRemove={remove}
+          />
+        </div>
       </div>
     </div>
   );

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { POOL, SNOOKER } from '../../../core/testing/balls.ts';
-import { firstTable, orderOf, ordersFor, orderSettingFrom } from './orderSetting.ts';
+import { firstTable, nextAfter, orderOf, ordersFor, orderSettingFrom } from './orderSetting.ts';
 
 describe('how a table may be cleared in the lab', () => {
   it('goes by the balls that are there', () => {
@@ -19,6 +19,15 @@ describe('how a table may be cleared in the lab', () => {
       both: false,
     });
     expect(orderOf('rotation', ['1'])).toEqual({ kind: 'rotation' });
+  });
+
+  it('says what may come next of an order that somebody taps, and where the rules do not allow it', () => {
+    const ids = ['1', '9', '8', '10'];
+    const suits = orderOf('suits', ids);
+    expect(nextAfter(suits, ids, [])).toEqual(['1', '9', '10']);
+    expect(nextAfter(suits, ids, ['9'])).toEqual(['10']);
+    expect(nextAfter(suits, ids, ['9', '10', '8'])).toEqual([]);
+    expect(nextAfter(suits, ids, ['9', '1'])).toBeUndefined();
   });
 
   it('takes from the address what these balls allow, and else the usual', () => {

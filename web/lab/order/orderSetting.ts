@@ -1,6 +1,8 @@
 import type { Shot } from '../../../core/motion/shot.ts';
 import { LEVEL_NAMES, type LevelName } from '../../../core/player/levels.ts';
-import type { Order } from '../../../core/records/drill.ts';
+import { orderGameOf } from '../../../core/drill/orderGame.ts';
+import type { Drill, Order } from '../../../core/records/drill.ts';
+import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { addBall, CUE, firstShot, moveBall } from '../../table/labShot.ts';
 
@@ -29,10 +31,28 @@ export function ordersFor(ids: readonly string[]): readonly OrderName[] {
 }
 
 /** An order as the rules have it. */
-export function orderOf(name: OrderName, ids: readonly string[]): Order {
+export function orderOf(
+  name: OrderName,
+  ids: readonly string[],
+): Extract<Drill['task'], { readonly kind: 'clear' }>['order'] {
   if (name !== 'suits') return { kind: name };
   const suits = [ids.filter((id) => Number(id) < 8), ids.filter((id) => Number(id) > 8)];
   return { kind: 'suits', suits, last: LAST, both: false };
+}
+
+/** What may be played next when balls went in some order; undefined where the rules do not allow that order. */
+export function nextAfter(
+  order: Order,
+  ids: readonly string[],
+  balls: readonly string[],
+): readonly string[] | undefined {
+  const game = orderGameOf(order, { onTable: ids, last: undefined, suit: undefined });
+  let state = game.start;
+  for (const ball of balls) {
+    if (!game.legal(state).includes(ball)) return undefined;
+    state = game.after(state, ball, POCKET_NAMES[0]);
+  }
+  return game.legal(state);
 }
 
 /** The setting that an address names, as far as these balls allow it. */

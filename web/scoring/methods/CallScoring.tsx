@@ -4,7 +4,13 @@ import { useState } from 'react';
 import { countedCall } from '../../../core/judgement/countCall.ts';
 import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../../core/judgement/kinds.ts';
 import { pathAfterHit } from '../../../core/judgement/pose/path.ts';
-import { answerKindOf, type CallAnswer, type CallQuestion } from '../../../core/judgement/question.ts';
+import {
+  answerKindOf,
+  picksOf,
+  showsStroke,
+  type CallAnswer,
+  type CallQuestion,
+} from '../../../core/judgement/question.ts';
 import type { Verdict } from '../../../core/planning/foresee.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { Point } from '../../../core/math/point.ts';
@@ -34,7 +40,13 @@ interface CallScoringProps extends ScoringProps {
 /** Scoring of calls: the position is set, the player commits, the table shows. */
 export function CallScoring(props: CallScoringProps) {
   const kind = CALL_KINDS.find((each) => each === props.question);
-  return kind === undefined ? <JudgedCalls {...props} /> : <ComputedCalls {...props} kind={kind} />;
+  // There are no suits at snooker: whatever is meant there the coach judges.
+  const isStrange = kind === 'which suit' && props.table.preset.game !== 'pool';
+  return kind === undefined || isStrange ? (
+    <JudgedCalls {...props} />
+  ) : (
+    <ComputedCalls {...props} kind={kind} />
+  );
 }
 
 /** So many seeds are tried for a position before none is found. */
@@ -140,7 +152,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
             <Title order={2} size="h4">
               {questionWords(question, vocabulary)}
             </Title>
-            {question.kind !== 'which side of the plant' && (
+            {showsStroke(question) && (
               <Text size="sm">
                 The stroke: {question.shot.strike.speed.toFixed(1)} m/s; tip{' '}
                 {tipWords(question.shot.strike.tip)}.
@@ -170,7 +182,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
 
 /** Answers in a word: one key commits. Ways and lengths have their form. */
 function choicesFor(
-  { kind }: CallQuestion,
+  question: CallQuestion,
   difficulty: Difficulty,
   commit: (answer: CallAnswer) => void,
 ): readonly PadAction[] {
@@ -179,7 +191,7 @@ function choicesFor(
     label,
     run: () => commit({ kind: 'verdict', verdict: answer }),
   });
-  switch (answerKindOf(kind)) {
+  switch (answerKindOf(question.kind)) {
     case 'verdict':
       return [
         verdict('y', 'Yes', 'yes'),
@@ -191,6 +203,12 @@ function choicesFor(
         key: String(i + 1),
         label: capital(side),
         run: () => commit({ kind: 'side', side }),
+      }));
+    case 'pick':
+      return picksOf(question).map((pick, i) => ({
+        key: String(i + 1),
+        label: capital(pick),
+        run: () => commit({ kind: 'pick', pick }),
       }));
     case 'path':
     case 'length':

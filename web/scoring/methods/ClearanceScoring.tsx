@@ -18,6 +18,7 @@ import { useWords } from '../../words/useWords.ts';
 import { clearanceHint, keyOfBall } from '../clearanceWords.ts';
 import { LastShot } from '../LastShot.tsx';
 import { ClearancePad } from '../pads/ClearancePad.tsx';
+import { PlanPad } from '../pads/PlanPad.tsx';
 import { QuickClearancePad } from '../pads/QuickClearancePad.tsx';
 import { SetUpPad } from '../pads/SetUpPad.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
@@ -212,6 +213,9 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
             />
           )}
           {!isQuick && <LastShot course={course} actions={actions} word="Shot" />}
+          {!isQuick && (
+            <PlanPad drill={drill} table={table} log={underWay} set={set} over={over} seed={seed} />
+          )}
         </>
       }
     >

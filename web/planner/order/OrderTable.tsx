@@ -1,23 +1,26 @@
 import { memo, useMemo, type KeyboardEvent } from 'react';
 import type { Point } from '../../../core/math/point.ts';
-import type { Shot } from '../../../core/motion/shot.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
-import { useBallDrag } from '../../table/ballDrag.ts';
+import type { Table } from '../../../core/table/table.ts';
+import type { DragPhase } from '../../table/ballDrag.ts';
 import { BallMark, LandingMark, PathMark } from '../../table/marks.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { WindowMark } from '../../table/WindowMark.tsx';
 import { CUE } from '../../table/labShot.ts';
 
 interface OrderTableProps {
-  readonly shot: Shot;
+  readonly table: Table;
+  readonly balls: readonly BallOnTable[];
   readonly steps: readonly PlanStep[];
   /** The step that is looked at, from 0. */
   readonly step: number;
-  readonly selected: string;
-  readonly onSelect: (id: string) => void;
-  readonly onMove: (id: string, to: Point, sameStep: boolean) => void;
-  readonly onKey: (event: KeyboardEvent) => void;
+  /** Where balls are while a step is played; null for one that fell. */
+  readonly positions?: ReadonlyMap<string, Point | null> | undefined;
+  readonly selected?: string;
+  readonly onDrag?: (phase: DragPhase, place: Point) => void;
+  readonly onKey?: (event: KeyboardEvent) => void;
 }
 
 /** Shares of the best chance of clearing at which its map is contoured. */
@@ -31,13 +34,17 @@ function bandsOf({ worth }: PlanStep) {
 
 /** The plan as a numbered way over the table, and the map of where the cue ball should be for one of its shots. */
 export const OrderTable = memo(function OrderTable(props: OrderTableProps) {
-  const { shot, steps, step, selected, onSelect, onMove, onKey } = props;
-  const drag = useBallDrag({ balls: shot.balls, onSelect, onMove });
+  const { table, balls, steps, step, positions, selected = '', onDrag, onKey } = props;
   const ways = useMemo(() => steps.map((each) => simulate(each.shot, { paths: true })), [steps]);
   const looked = steps[step];
   const from = looked?.shot.balls.find(({ id }) => id === CUE);
   return (
-    <TableDrawing table={shot.table} label="The table to be cleared" onDrag={drag} onKey={onKey}>
+    <TableDrawing
+      table={table}
+      label="The table to be cleared"
+      {...(onDrag && { onDrag })}
+      {...(onKey && { onKey })}
+    >
       {looked !== undefined && from !== undefined && (
         <WindowMark window={looked.worth} bands={bandsOf(looked)} wanted={from} />
       )}
@@ -54,16 +61,21 @@ export const OrderTable = memo(function OrderTable(props: OrderTableProps) {
             />
           )),
       )}
-      {shot.balls.map((ball) => (
-        <BallMark
-          key={ball.id}
-          id={ball.id}
-          at={ball}
-          radius={ball.radius}
-          selected={ball.id === selected}
-          {...(ball.id === CUE ? {} : { name: ball.id })}
-        />
-      ))}
+      {(positions !== undefined && looked !== undefined ? looked.shot.balls : balls).map((ball) => {
+        const at = positions?.get(ball.id);
+        return (
+          at !== null && (
+            <BallMark
+              key={ball.id}
+              id={ball.id}
+              at={at ?? ball}
+              radius={ball.radius}
+              selected={positions === undefined && ball.id === selected}
+              {...(ball.id === CUE ? {} : { name: ball.id })}
+            />
+          )
+        );
+      })}
       {steps.map((each, i) => (
         <LandingMark key={i} at={each.landing} ordinal={i + 1} strong={i === step} />
       ))}

@@ -1,0 +1,108 @@
+import { Button, Text, Title } from '@mantine/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { placesInHand } from '../../core/drill/inHand.ts';
+import { CUE_BALL } from '../../core/drill/layout.ts';
+import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
+import { NO_WISHES } from '../../core/planning/order/wishes.ts';
+import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../../core/player/levels.ts';
+import type { Drill } from '../../core/records/drill.ts';
+import type { Table } from '../../core/table/table.ts';
+import { isPlannable } from '../../core/virtual/shotRules.ts';
+import { OneOf } from '../controls/fields.tsx';
+import { OrderTable } from '../planner/order/OrderTable.tsx';
+import { PlanCard } from '../planner/order/PlanCard.tsx';
+import { useOrderPlan } from '../planner/order/useOrderPlan.ts';
+import { usePlayedStep } from '../planner/order/usePlayedStep.ts';
+
+/** The throw that is shown of a drill whose balls are thrown. */
+const SEED = 1;
+
+/** A plan as a drill's page shows it. */
+interface ShownPlan {
+  /** In the place of the drill's own drawing, once there is a plan. */
+  readonly drawing: ReactNode;
+  readonly card: ReactNode;
+}
+
+/**
+ * The plan of a drill that asks for a clearance: not before somebody asks, so that a student can think first.
+ * @param drill as it is played at the stage @returns undefined for another drill
+ */
+export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefined {
+  const [isAsked, setAsked] = useState(false);
+  const [level, setLevel] = useState<LevelName>('team');
+  const [looked, setLooked] = useState(0);
+  const { task, conditions } = drill;
+  const order = task.kind === 'clear' && isPlannable(drill) ? task.order : undefined;
+  const balls = useMemo(
+    () => (order === undefined ? [] : ballsOfSetUp(setUp(drill, table.preset, SEED))),
+    [drill, table, order],
+  );
+  const question = {
+    table: { preset: table.preset, parameters: table.parameters },
+    balls: balls.filter(({ id }) => id !== CUE_BALL),
+    cue: balls.find(({ id }) => id === CUE_BALL),
+    places: placesInHand(table.preset, drill.cueBall),
+    order: order ?? { kind: 'any' as const },
+    conditions,
+    wishes: NO_WISHES,
+    error: executionErrorOf(level, table.preset.game),
+  };
+  const planning = useOrderPlan(
+    isAsked && order !== undefined ? JSON.stringify(question) : undefined,
+    question,
+  );
+  const steps = planning.answer?.kind === 'plan' ? planning.answer.plan.steps : [];
+  const step = Math.min(looked, Math.max(0, steps.length - 1));
+  const { positions, play } = usePlayedStep(steps[step]);
+  if (order === undefined) return undefined;
+  if (!isAsked) {
+    const card = (
+      <section className="card no-print" aria-labelledby="plan-title">
+        <Title order={2} size="h4" id="plan-title">
+          Plan
+        </Title>
+        <Text size="sm" mt={4}>
+          Think of your own order first.
+        </Text>
+        <Button mt={6} variant="default" onClick={() => setAsked(true)}>
+          Show the plan
+        </Button>
+      </section>
+    );
+    return { drawing: undefined, card };
+  }
+  const cue = steps[0]?.shot.balls.find(({ id }) => id === CUE_BALL);
+  const drawing = steps.length > 0 && (
+    <OrderTable
+      table={table}
+      balls={question.cue === undefined && cue !== undefined ? [cue, ...balls] : balls}
+      steps={steps}
+      step={step}
+      positions={positions}
+    />
+  );
+  const card = (
+    <PlanCard
+      planning={planning}
+      step={step}
+      onStep={setLooked}
+      above={
+        <>
+          <OneOf label="For a player of" value={level} values={LEVEL_NAMES} onChange={setLevel} />
+          {drill.thrown !== null && (
+            <Text size="sm" c="dimmed">
+              The balls are thrown for each attempt: this is one of the ways in which they may lie.
+            </Text>
+          )}
+        </>
+      }
+      tools={() => (
+        <Button size="compact-xs" my={4} variant="default" onClick={play}>
+          Play it
+        </Button>
+      )}
+    />
+  );
+  return { drawing: drawing === false ? undefined : drawing, card };
+}
