@@ -4,7 +4,7 @@ export const LEVEL_NAMES = ['first season', 'regular', 'team', 'match', 'title']
 export type LevelName = (typeof LEVEL_NAMES)[number];
 
 /** Raised whenever the table below or what virtual players do changes: benchmarks made with an older one are not reused. */
-export const LEVEL_TABLE_VERSION = 4;
+export const LEVEL_TABLE_VERSION = 5;
 
 /** How far a player's execution strays from the plan: standard deviations of independent normal errors. */
 export interface ExecutionError {
@@ -25,6 +25,8 @@ interface Level {
   readonly speed: number;
   readonly tip: number;
   readonly elevationDeg: number;
+  /** Pots after the next one that such a player plans for: Infinity is to the end of the table. */
+  readonly looksAhead: number;
 }
 
 /** The five levels, from which the errors of every rating follow. */
@@ -36,6 +38,7 @@ export const LEVELS: readonly Level[] = [
     speed: 0.15,
     tip: 0.1,
     elevationDeg: 2,
+    looksAhead: 0,
   },
   {
     name: 'regular',
@@ -44,6 +47,7 @@ export const LEVELS: readonly Level[] = [
     speed: 0.1,
     tip: 0.07,
     elevationDeg: 1.5,
+    looksAhead: 1,
   },
   {
     name: 'team',
@@ -52,6 +56,7 @@ export const LEVELS: readonly Level[] = [
     speed: 0.07,
     tip: 0.05,
     elevationDeg: 1,
+    looksAhead: 2,
   },
   {
     name: 'match',
@@ -60,6 +65,7 @@ export const LEVELS: readonly Level[] = [
     speed: 0.05,
     tip: 0.03,
     elevationDeg: 0.7,
+    looksAhead: Infinity,
   },
   {
     name: 'title',
@@ -68,6 +74,7 @@ export const LEVELS: readonly Level[] = [
     speed: 0.03,
     tip: 0.02,
     elevationDeg: 0.5,
+    looksAhead: Infinity,
   },
 ];
 
@@ -87,6 +94,11 @@ export function executionErrorAt(rating: number, game: Game): ExecutionError {
     tip: between(from.tip, to.tip),
     elevationDeg: between(from.elevationDeg, to.elevationDeg),
   };
+}
+
+/** Pots after the next one that a level plans for; Infinity is to the end of the table. */
+export function looksAheadOf(name: LevelName): number {
+  return LEVELS[LEVEL_NAMES.indexOf(name)]!.looksAhead;
 }
 
 /** The execution error of a named level. */

@@ -9,8 +9,9 @@ import { benchmarkLevel, benchmarkScore, EXECUTIONS_PER_LEVEL } from '../scoring
 import type { Table } from '../table/table.ts';
 import { virtualRounds, wholeRound, type VirtualRounds } from './playRound.ts';
 
-/** Whole rounds that the virtual player of each level plays. */
+/** Whole rounds that the virtual player of each level plays; of clearances fewer: each is many planned shots. */
 export const ROUNDS_PER_LEVEL = 200;
+const CLEARANCES_PER_LEVEL = 50;
 /** Rounds that are played at a time, and kept when they are done. */
 const ROUNDS_PER_PART = 10;
 const SEED = 4610;
@@ -30,7 +31,8 @@ export type PartResult =
 /** The parts of a drill's benchmark, in the order in which they are computed: each level comes to some rounds early. */
 export function benchmarkParts(base: Drill, stage: number): readonly BenchmarkPart[] {
   if (isPositionDrill(atStage(base, stage))) return LEVEL_NAMES.map((level) => ({ level, seeds: [] }));
-  return Array.from({ length: ROUNDS_PER_LEVEL / ROUNDS_PER_PART }, (_, batch) =>
+  const rounds = base.task.kind === 'clear' ? CLEARANCES_PER_LEVEL : ROUNDS_PER_LEVEL;
+  return Array.from({ length: rounds / ROUNDS_PER_PART }, (_, batch) =>
     LEVEL_NAMES.map((level) => ({
       level,
       seeds: Array.from({ length: ROUNDS_PER_PART }, (_each, k) => SEED + batch * ROUNDS_PER_PART + k),

@@ -34,6 +34,9 @@ export interface PotSituation {
 const WEIGHED = 3;
 const WORTH_WEIGHING = 0.6;
 const HEIGHTS = [-0.35, 0, 0.35];
+/** Who looks at the pot alone plays no follow and no draw. */
+const PLAIN = [0];
+const NOT_AHEAD = 0;
 const SPEEDS = [0.9, 1.4, 2.1, 3.2];
 /** What a pot is worth that leaves nothing on, against one that leaves a certain next. */
 const WITHOUT_NEXT = 0.25;
@@ -121,7 +124,7 @@ interface WeighedPot extends ChosenPot {
 
 /** What a played stroke is worth: nothing without the pot, most with a certain next one. */
 function leavesWorth(
-  { table, error }: VirtualPlayer,
+  { table, error, looksAhead }: VirtualPlayer,
   { balls, cue, legalAfter, conditions, lastPocket }: PotSituation,
   { ball, pocket }: ChosenPot,
   shot: Shot,
@@ -133,6 +136,7 @@ function leavesWorth(
   const left = leftOnTable(balls, result.rest);
   const cueAfter = left.find(({ id }) => id === cue.id);
   if (cueAfter === undefined) return 0;
+  if (looksAhead === NOT_AHEAD) return 1;
   const after = legalAfter(ball);
   if (after.length === 0) return 1;
   const objects = left.filter((each) => each !== cueAfter);
@@ -147,7 +151,7 @@ function* strokesAt(
   const { balls, cue } = situation;
   const aimer = createAimer(player.table, cue, line.object);
   const elevation = buttOf(cueing);
-  for (const height of HEIGHTS) {
+  for (const height of player.looksAhead === NOT_AHEAD ? PLAIN : HEIGHTS) {
     for (const speed of SPEEDS) {
       const stroke = { ball: cue.id, speed, tip: { side: 0, height }, elevation };
       const shot = aimer.shot(balls, stroke, line.acceptance.middle, ROUGH);

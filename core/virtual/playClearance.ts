@@ -13,6 +13,7 @@ import { legalBalls } from '../drill/legalBalls.ts';
 import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/rules.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { brokenConditions, choosePot } from './choosePot.ts';
+import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
 import { placeInHand } from './cueBallPlace.ts';
 import { playedBy, type VirtualPlayer } from './player.ts';
 
@@ -63,6 +64,7 @@ function legalAfterIn(drill: Drill, attempt: Attempt): (potted: string) => reado
  * Plays an attempt at a clearance through the rules engine.
  * @param drill as it is played at the stage; @param objects the object balls as they are set
  * @param cue the cue ball where it starts, undefined when it is in hand
+ * @param plans of this player for this drill, for whoever plays it again
  * @throws RangeError for a drill that asks for no clearance
  */
 export function playClearance(
@@ -70,16 +72,22 @@ export function playClearance(
   drill: Drill,
   objects: readonly BallOnTable[],
   cue: BallOnTable | undefined,
+  plans: ClearancePlans = clearancePlans(player, drill),
 ): PlayedAttempt {
   const attempt = beginAttempt(
     clearanceRules(drill),
     objects.map(({ id }) => id),
   );
-  return playOn(player, drill, { attempt, left: objects, home: objects, cue });
+  return playOn(player, drill, { attempt, left: objects, home: objects, cue }, plans);
 }
 
 /** Plays an attempt on from where it stands. */
-function playOn(player: VirtualPlayer, drill: Drill, start: ClearanceState): PlayedAttempt {
+function playOn(
+  player: VirtualPlayer,
+  drill: Drill,
+  start: ClearanceState,
+  plans: ClearancePlans,
+): PlayedAttempt {
   const rules = clearanceRules(drill);
   let { attempt, left, cue: cueBall } = start;
   let lastPocket: PocketName | undefined;
@@ -87,16 +95,22 @@ function playOn(player: VirtualPlayer, drill: Drill, start: ClearanceState): Pla
   while (attempt.over === undefined && attempt.shots < MOST_SHOTS) {
     const { legal } = attempt;
     const lines = potLines(player.table, left, legal, acceptanceNear);
-    const struck = cueBall ?? placeInHand(player, inHandAfter(drill, attempt.shots), left, lines);
+    const { onTable, last, suit, shots: step } = attempt;
+    const state = { onTable, last, suit, step, lastPocket };
+    const plan = plans(state, left);
+    const inHand = inHandAfter(drill, step);
+    const struck = cueBall ?? plan?.place(inHand) ?? placeInHand(player, inHand, left, lines);
     const balls = [struck, ...left];
-    const chosen = choosePot(player, {
-      balls,
-      cue: struck,
-      legal,
-      legalAfter: legalAfterIn(drill, attempt),
-      conditions: drill.conditions,
-      lastPocket,
-    });
+    const chosen =
+      plan?.choose(state, struck) ??
+      choosePot(player, {
+        balls,
+        cue: struck,
+        legal,
+        legalAfter: legalAfterIn(drill, attempt),
+        conditions: drill.conditions,
+        lastPocket,
+      });
     if (chosen === undefined) {
       attempt = playShot(rules, attempt, { potted: [], inOff: false, broken: [] });
       const landing = { x: struck.x, y: struck.y };

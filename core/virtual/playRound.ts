@@ -1,7 +1,7 @@
 import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { playOnce } from '../planning/cloud.ts';
-import { executionErrorOf, type LevelName } from '../player/levels.ts';
+import { executionErrorOf, looksAheadOf, type LevelName } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { solveDouble } from '../shot/doubles.ts';
 import { solvePlant } from '../shot/plants.ts';
@@ -18,6 +18,7 @@ import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { atStage } from '../drill/stage.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import type { Table } from '../table/table.ts';
+import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
 import { planBreak, playBreak } from './playBreak.ts';
 import { placedCueBall, playClearance, type TracedShot } from './playClearance.ts';
 import { planHit, playHit } from './playHit.ts';
@@ -97,7 +98,10 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
       return { done: outcome === 'potted', points: zonePoints(outcome, landing, planned.window, bands) };
     });
   }
-  if (task.kind === 'clear') return (player, seed) => clearances(player, drill, seed);
+  if (task.kind === 'clear') {
+    const plans = clearancePlans(planner, drill);
+    return (player, seed) => clearances(player, drill, seed, plans);
+  }
   const set = setUp(drill, table.preset, 1);
   const all = ballsOfSetUp(set);
   const cue = placedCueBall(planner, all);
@@ -137,7 +141,7 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
 }
 
 /** Clearances, each set up anew; a throw gives another layout each time. */
-function clearances(player: VirtualPlayer, drill: Drill, seed: number): PlayAttempt {
+function clearances(player: VirtualPlayer, drill: Drill, seed: number, plans: ClearancePlans): PlayAttempt {
   return ({ number, balls, target }) => {
     const placed = ballsOfSetUp(setUp(drill, player.table.preset, seed + number));
     const all = openedRack(player, placed, drill.rack !== null);
@@ -146,7 +150,7 @@ function clearances(player: VirtualPlayer, drill: Drill, seed: number): PlayAtte
     if (target !== undefined) return oneOf(player, drill, objects, target, cue);
     const set = ballsOfAttempt(drill, balls);
     const up = objects.filter(({ id }) => set.includes(id));
-    const played = playClearance(player, drill, up, cue);
+    const played = playClearance(player, drill, up, cue, plans);
     return { ...outcomeOf(played.attempt), trace: played.shots };
   };
 }
@@ -182,7 +186,9 @@ function oneOf(
 ): AttemptOutcome {
   const object = objects.filter(({ id }) => id === target);
   const single: Drill = { ...drill, faults: ENDING };
-  return { ...outcomeOf(playClearance(player, single, object, cue).attempt), target };
+  // Nothing comes after it: there is no way to plan.
+  const alone = { ...player, looksAhead: 1 };
+  return { ...outcomeOf(playClearance(alone, single, object, cue).attempt), target };
 }
 const ENDING = {
   missed: 'ends the attempt',
@@ -209,9 +215,10 @@ export function virtualRounds(
 ): VirtualRounds {
   const drill = atStage(base, stage);
   const error = executionErrorOf(level, table.preset.game);
-  const planned = planAttempts({ table, error, random: createRandom(1) }, drill, stage);
+  const looksAhead = looksAheadOf(level);
+  const planned = planAttempts({ table, error, looksAhead, random: createRandom(1) }, drill, stage);
   return function* (seed) {
-    const play = planned({ table, error, random: createRandom(seed) }, seed);
+    const play = planned({ table, error, looksAhead, random: createRandom(seed) }, seed);
     const attempts: VirtualAttempt[] = [];
     let progress = roundProgress(drill, stage, attempts, ladderStart);
     while (!progress.result.complete && attempts.length < MOST_ATTEMPTS) {

@@ -11,6 +11,8 @@ export interface VirtualPlayer {
   readonly error: ExecutionError;
   /** Draws the errors of its strokes, and the places that it considers. */
   readonly random: Random;
+  /** Pots after the next one that it plans for; one where it is left out. */
+  readonly looksAhead?: number | undefined;
 }
 
 /** A planned shot as the player plays it, with the errors that its cueing asks for. @throws RangeError without the struck ball */

@@ -20,7 +20,14 @@ function advise({ table, order, conditions, error, state, balls, cue, places }: 
   };
   const planner = OrderPlanner.of(question);
   if (planner === undefined) throw new RangeError('there are too many balls in any order');
-  const from = cue === 'in hand' ? bestPlace(question, planner, places) : cue;
+  const from =
+    cue === 'in hand'
+      ? bestPlace(
+          { table: question.table, state: question.game.start, balls: question.balls },
+          planner,
+          places,
+        )
+      : cue;
   return from === undefined ? [] : adviceAt(planner, question.game.start, from, balls);
 }
 

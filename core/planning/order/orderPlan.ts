@@ -102,7 +102,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
   if (plays < 1) throw new RangeError('planOrder: plays must be at least 1');
   const planner = OrderPlanner.of(request);
   if (planner === undefined) return { kind: 'too many' };
-  const cue = request.cue ?? bestPlace(request, planner, request.places);
+  const cue = request.cue ?? bestPlace({ table, state: game.start, balls }, planner, request.places);
   if (cue === undefined) return { kind: 'none', blocked: blockedBalls(table, balls) };
   const { steps, complete } = walk(request, planner, { state: game.start, cue, balls });
   if (steps.length === 0) return { kind: 'none', blocked: blockedBalls(table, balls) };
@@ -222,14 +222,14 @@ function keyBall(steps: readonly PlanStep[]): KeyBall | undefined {
 
 /**
  * The place in hand from which the plan is worth most; undefined when nothing is on from any.
- * @param balls object balls as they lie @param places where it may lie, metres; undefined for anywhere
+ * @param state where the order stands @param balls object balls as they lie @param places where it may lie, metres; undefined for anywhere
  */
 export function bestPlace<S>(
-  { table, game, balls }: Pick<OrderQuestion<S>, 'table' | 'game' | 'balls'>,
+  { table, state, balls }: { readonly state: S } & Pick<OrderQuestion<S>, 'table' | 'balls'>,
   planner: OrderPlanner<S>,
   places: readonly Point[] | undefined,
 ): BallOnTable | undefined {
-  const map = planner.mapOf(game.start);
+  const map = planner.mapOf(state);
   if (map === undefined) return undefined;
   const anywhere = () => [...map.chances.keys()].map((index) => placeOnGrid(map, index));
   const best = (places ?? anywhere())
@@ -237,7 +237,7 @@ export function bestPlace<S>(
     .filter(({ cue }) => balls.every((ball) => distance(ball, cue) > ball.radius + cue.radius))
     .sort((a, b) => b.chance - a.chance)
     .slice(0, PLACES)
-    .map(({ cue }) => ({ cue, value: planner.choose(game.start, cue, balls)?.value ?? 0 }))
+    .map(({ cue }) => ({ cue, value: planner.choose(state, cue, balls)?.value ?? 0 }))
     .sort((a, b) => b.value - a.value)[0];
   return best !== undefined && best.value > 0 ? best.cue : undefined;
 }

@@ -86,7 +86,7 @@ export const QUICK_LOOK: Look = {
 };
 /** The closed form of a pot's chance weighs as much as so many executions. */
 const PRIOR = 12;
-/** With so few legal balls it is looked whether one of them can be seen. */
+/** Of so few legal balls it is looked whether one of them can be seen. */
 const FEW = 2;
 /**
  * What a certain pot is worth after which the plan sees no way to the end: a grid is coarse, and something may turn up. With
@@ -117,7 +117,9 @@ export class OrderPlanner<S> {
 
   private constructor(question: OrderQuestion<S>, nodes: readonly OrderNode[]) {
     const { table, balls, error } = question;
-    const detail = nodes.length > MANY_NODES ? WIDE : question.detail;
+    const wanted = nodes.length > MANY_NODES ? WIDE : question.detail;
+    // Where one or two balls have their turn at a time, each needs its own lines, and no more.
+    const detail = nodes.every(({ legal }) => legal.length <= FEW) ? { ...wanted, lines: 0 } : wanted;
     // As if each ball lay there alone: the others are kept as what is in the way.
     const lines = balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf));
     this.#acceptances = new Map(

@@ -3,7 +3,6 @@ import { contactDistance } from '../../motion/ballBall.ts';
 import type { BallOnTable, Shot, ShotResult, Tip } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { buttOf, cueingOf, hampered, type Cueing } from '../../player/cueing.ts';
-import { executedWith, type Draws } from '../../player/execute.ts';
 import type { ExecutionError } from '../../player/levels.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import { isOnTable } from '../../shot/outcome.ts';
@@ -12,6 +11,7 @@ import type { Table } from '../../table/table.ts';
 import { toRadians } from '../../math/angle.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
 import { hinderedBits } from './hindered.ts';
+import { FIVE, landingsAround, THREE, type Spread } from './landings.ts';
 import { roughChance, type PotLine } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
 
@@ -22,43 +22,36 @@ export interface TableDetail {
   /** Paces of the cue, m/s, and heights of the tip, ball radii. */
   readonly speeds: readonly number[];
   readonly heights: readonly number[];
-  /** Executions of each stroke. */
-  readonly draws: readonly Draws[];
-  /** Pots of a place that are followed up, the likeliest. */
+  /** Executions of each stroke, by what it does with their errors of pace and height. */
+  readonly spread: Spread;
+  /** Pots of a place that are followed up: the likeliest, and of each ball, whose turn may come, its own likeliest. */
   readonly lines: number;
+  readonly linesOfBall: number;
 }
 
 const NINE_FOOT_M2 = 2.54 * 1.27;
-
-const NO_ERROR: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
 
 /** An answer within a moment. */
 export const COARSE: TableDetail = {
   step: 0.16,
   speeds: [0.9, 1.5, 2.4],
   heights: [-0.35, 0.05, 0.4],
-  draws: [
-    { ...NO_ERROR, pace: 0.9, height: 0.5 },
-    { ...NO_ERROR, pace: -0.9, height: -0.5 },
-  ],
+  spread: FIVE,
   lines: 7,
+  linesOfBall: 1,
 };
 
 /** For orders with very many states. */
-export const WIDE: TableDetail = { ...COARSE, step: 0.18, lines: 6 };
+export const WIDE: TableDetail = { ...COARSE, step: 0.18, spread: THREE, lines: 6 };
 
 /** The answer that is played by. */
 export const FINE: TableDetail = {
   step: 0.1,
   speeds: [0.75, 1.1, 1.6, 2.3, 3.3],
   heights: [-0.35, 0.05, 0.4],
-  draws: [
-    { ...NO_ERROR, pace: 1, height: 0.6, line: 0.4 },
-    { ...NO_ERROR, pace: -1, height: -0.6, line: 0.4 },
-    { ...NO_ERROR, pace: 0.5, height: -1, side: 0.7, line: -0.4 },
-    { ...NO_ERROR, pace: -0.5, height: 1, side: -0.7, line: -0.4 },
-  ],
+  spread: FIVE,
   lines: 9,
+  linesOfBall: 2,
 };
 
 /** Pots less likely than this from a place are not followed up. */
@@ -130,11 +123,13 @@ interface PlainStroke {
 interface TriedStroke {
   readonly arrives: number;
   readonly hindered: number;
-  /** Where its executions leave the cue ball; undefined where it is lost. */
-  readonly landings: readonly (Point | undefined)[];
+  /** Where it leaves the cue ball; undefined where it is lost. */
+  readonly landing: Point | undefined;
 }
 
-interface StrokeFromHere extends Pick<TriedStroke, 'hindered' | 'landings'> {
+interface StrokeFromHere extends Pick<TriedStroke, 'hindered'> {
+  /** Where its executions leave the cue ball; undefined where it is lost. */
+  readonly landings: readonly (Point | undefined)[];
   /** Place of its ball in the list of balls, and number of its pocket. */
   readonly ball: number;
   readonly pocket: number;
@@ -176,7 +171,6 @@ export function mayCue({ verdict }: Cueing, { noRest }: ShotRules): boolean {
 function tryStroke(
   { table, balls, cue, line, error, rules }: StrokeQuestion,
   { speed, tip, elevation }: PlainStroke,
-  draws: readonly Draws[],
 ): TriedStroke | undefined {
   const aimed = aimedStroke(table, cue, line, error, { tip, elevation, speed });
   if (aimed === undefined || aimed.arrives < LEAST_CHANCE) return undefined;
@@ -192,12 +186,9 @@ function tryStroke(
     const radius = path.id === cue.id ? cue.radius : object.radius;
     hindered |= hinderedBits(path.pieces, planned.duration, radius, balls, but);
   }
-  const landings = draws.map((draw) => {
-    const { rest } = simulate(executedWith(shot, error, draw), { events: false });
-    const at = rest.find(({ id }) => id === cue.id);
-    return at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined;
-  });
-  return { arrives: aimed.arrives, hindered, landings };
+  const at = planned.rest.find(({ id }) => id === cue.id);
+  const landing = at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined;
+  return { arrives: aimed.arrives, hindered, landing };
 }
 
 /**
@@ -232,22 +223,38 @@ export function buildShotTable(
         ({ rough, line }) => rough > LEAST_CHANCE && isWanted(line, rules) && !overlaps(cue, line.object),
       )
       .sort((a, b) => b.rough - a.rough)
-      .slice(0, detail.lines);
+      .filter(({ n }, rank, all) => {
+        const before = all.slice(0, rank).filter((each) => numbers[each.n] === numbers[n]);
+        return rank < detail.lines || before.length < detail.linesOfBall;
+      });
     for (const { line, n } of looks) {
       const direction = Math.atan2(line.object.y - cue.y, line.object.x - cue.x);
       const cueing = cueingOf(table, cue, [], direction);
       if (!mayCue(cueing, rules)) continue;
       const question = { table, balls, cue, line, error: hampered(error, cueing.because), rules };
       const elevation = buttOf(cueing);
-      for (const speed of detail.speeds) {
+      const falls = detail.speeds.map((speed) => {
         // Whether the ball keeps its direction hardly depends on the height of the tip.
         const tip = { side: 0, height: 0 };
-        const falls = aimedPot(table, cue, line, question.error, { tip, elevation, speed })?.falls ?? 0;
-        if (falls < LEAST_CHANCE) continue;
-        for (const height of detail.heights) {
-          const tried = tryStroke(question, { speed, tip: { side: 0, height }, elevation }, detail.draws);
-          if (tried === undefined) continue;
-          here.push({ ball: numbers[n]!, pocket: pockets[n]!, chance: falls * tried.arrives, ...tried });
+        return aimedPot(table, cue, line, question.error, { tip, elevation, speed })?.falls ?? 0;
+      });
+      const tried = detail.speeds.map((speed, i) =>
+        detail.heights.map((height) =>
+          falls[i]! < LEAST_CHANCE
+            ? undefined
+            : tryStroke(question, { speed, tip: { side: 0, height }, elevation }),
+        ),
+      );
+      for (const [i, row] of tried.entries()) {
+        for (const [j, stroke] of row.entries()) {
+          if (stroke === undefined) continue;
+          here.push({
+            ball: numbers[n]!,
+            pocket: pockets[n]!,
+            chance: falls[i]! * stroke.arrives,
+            hindered: stroke.hindered,
+            landings: landingsAround(detail, question.error, tried, i, j),
+          });
         }
       }
     }
@@ -262,7 +269,7 @@ export function buildShotTable(
     pocket: Int8Array.from(rows.pocket),
     chance: Float32Array.from(rows.chance),
     hindered: Int32Array.from(rows.hindered),
-    executions: detail.draws.length,
+    executions: detail.spread.length,
     cell: Int32Array.from(rows.cell),
     along: Float32Array.from(rows.along),
     across: Float32Array.from(rows.across),

@@ -20,7 +20,7 @@ function valueIn(columns: number, values: Float32Array, cell: number, along: num
  * Values backwards from the cleared table: V(S, x) is the best, over the strokes of which nothing is in the way, of the
  * pot's chance times the mean of V of what is left at the landings (R. Bellman, Dynamic Programming, 1957).
  * @param nodes each after those that it leads to
- * @param ahead for a player who looks so many pots ahead and no farther: the chance of these, ≥ 0; left out, of all
+ * @param ahead for a player who looks so many pots ahead and no farther, ≥ 0: beyond them counts how open each ball lies
  */
 export function valuesOf(nodes: readonly OrderNode[], shots: ShotTable, ahead = Infinity): Values {
   const certain = new Float32Array(shots.grid.chances.length).fill(1);
@@ -31,12 +31,26 @@ export function valuesOf(nodes: readonly OrderNode[], shots: ShotTable, ahead = 
     for (const node of nodes) values.push(valueOf(node, values));
     return values;
   }
-  let values: Values = nodes.map(() => certain);
+  let values: Values = nodes.map((node) =>
+    node.cleared ? certain : new Float32Array(certain.length).fill(openness(node, shots)),
+  );
   for (let pots = 0; pots < ahead; pots++) {
     const after = values;
     values = nodes.map((node) => valueOf(node, after));
   }
   return values;
+}
+
+/** What a ball counts that cannot be potted from anywhere as the others lie. */
+const LOCKED = 0.1;
+
+/** What is left of a table at a glance: the best pots of its balls, one with another, as the others lie. */
+function openness({ present }: OrderNode, { ball, chance, hindered }: ShotTable): number {
+  const best = new Float32Array(32).fill(LOCKED);
+  for (let s = 0; s < ball.length; s++) {
+    if ((hindered[s]! & present) === 0) best[ball[s]!] = Math.max(best[ball[s]!]!, chance[s]!);
+  }
+  return best.reduce((product, each, k) => (((present >> k) & 1) === 1 ? product * each : product), 1);
 }
 
 const POCKETS = POCKET_NAMES.length;

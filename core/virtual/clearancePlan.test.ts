@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { blankDrill } from '../drill/draft.ts';
+import type { BallOnTable } from '../motion/shot.ts';
+import type { Drill } from '../records/drill.ts';
+import { executionErrorOf } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import { POOL } from '../testing/balls.ts';
+import { thrownTable } from '../testing/thrownTable.ts';
+import { clearancePlans } from './clearancePlan.ts';
+import { playClearance } from './playClearance.ts';
+import type { VirtualPlayer } from './player.ts';
+
+const CLEARING: Drill = { ...blankDrill('pool-9ft'), task: { kind: 'clear', order: { kind: 'any' } } };
+const playerWho = (looksAhead: number | undefined, seed = 1): VirtualPlayer => ({
+  table: POOL,
+  error: executionErrorOf('match', 'pool'),
+  random: createRandom(77).fork(seed),
+  looksAhead,
+});
+
+const stateOf = (balls: readonly BallOnTable[]) => ({
+  onTable: balls.map(({ id }) => id),
+  last: undefined,
+  suit: undefined,
+  step: 0,
+  lastPocket: undefined,
+});
+
+describe('a virtual player at a clearance', () => {
+  it('of the same hand clears more the farther it looks', () => {
+    const [pot, one, all] = [0, 1, Infinity].map((looksAhead) => {
+      let cleared = 0;
+      for (const table of [1, 2]) {
+        const { cue, balls } = thrownTable(6, table);
+        const plans = clearancePlans(playerWho(looksAhead), CLEARING);
+        for (let seed = 0; seed < 18; seed++) {
+          const player = playerWho(looksAhead, seed);
+          if (playClearance(player, CLEARING, balls, cue, plans).attempt.over === 'cleared') cleared++;
+        }
+      }
+      return cleared;
+    });
+    // Of 36, by the same luck.
+    expect(one!).toBeGreaterThan(pot!);
+    expect(all!).toBeGreaterThan(one! + 1);
+    expect(all! - pot!).toBeGreaterThan(5);
+  });
+
+  it('plans nothing who looks one ball ahead, and nothing against a condition that a plan cannot keep', () => {
+    const { balls } = thrownTable(3, 1);
+    expect(clearancePlans(playerWho(undefined), CLEARING)(stateOf(balls), balls)).toBeUndefined();
+    expect(clearancePlans(playerWho(2), CLEARING)(stateOf(balls), balls)).toBeDefined();
+    const kicked: Drill = { ...CLEARING, conditions: ['cushion first'] };
+    expect(clearancePlans(playerWho(Infinity), kicked)(stateOf(balls), balls)).toBeUndefined();
+  });
+
+  it('puts a cue ball in hand where the drill allows it', () => {
+    const { balls } = thrownTable(3, 2);
+    const plan = clearancePlans(playerWho(Infinity), CLEARING)(stateOf(balls), balls)!;
+    const area = { from: { along: 0.1, across: 0.1 }, to: { along: 0.2, across: 0.4 } };
+    const { x, y } = plan.place({ start: 'in the area', area })!;
+    expect(x / POOL.length).toBeGreaterThanOrEqual(0.1);
+    expect(x / POOL.length).toBeLessThanOrEqual(0.2);
+    expect(y / POOL.width).toBeGreaterThanOrEqual(0.1);
+    expect(y / POOL.width).toBeLessThanOrEqual(0.4);
+  });
+});
