@@ -6,7 +6,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { MANY_NODES } from '../planning/order/nodes.ts';
 import { bestPlace } from '../planning/order/orderPlan.ts';
 import { OrderPlanner, QUICK_LOOK } from '../planning/order/planner.ts';
-import { COARSE, FINE } from '../planning/order/shotTable.ts';
+import { COARSE } from '../planning/order/shotTable.ts';
 import type { Drill } from '../records/drill.ts';
 import type { ChosenPot } from './choosePot.ts';
 import type { VirtualPlayer } from './player.ts';
@@ -48,7 +48,6 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
   const { order } = clearanceRules(drill);
   if (looksAhead < PLANS_FROM || !isPlannable(drill)) return () => undefined;
   const alternating = drill.conditions.includes('alternating pockets');
-  const isSetAlike = drill.thrown === null && drill.rack === null;
   const rules = shotRulesOf(drill.conditions);
 
   let known: readonly KnownPlan[] = [];
@@ -65,11 +64,9 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
   };
 
   const made = (state: PlanState, balls: readonly BallOnTable[]): KnownPlan | undefined => {
-    // Looked at closely where it is met again and again: as the drill sets it.
-    const detail = state.step === 0 && isSetAlike ? FINE : COARSE;
     const game = { ...orderGameOf(order, state, { alternating }), start: state };
     const planner = OrderPlanner.of(
-      { table, balls, game, error, detail, ahead: looksAhead, look: QUICK_LOOK, ...rules },
+      { table, balls, game, error, detail: COARSE, ahead: looksAhead, look: QUICK_LOOK, ...rules },
       MANY_NODES,
     );
     return planner && { lay: balls, planner, places: new Map(), strokes: new Map() };
