@@ -1,9 +1,11 @@
 import type { Page } from 'playwright-core';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
 import type { BallOnTable } from '../core/motion/shot.ts';
+import { listedDrillSchema } from '../core/records/listedDrill.ts';
 import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
-import { choose, pixelOf, reads, startRound, storedAttempts } from './lib/actions.ts';
+import { choose, pixelOf, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
+import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -132,5 +134,26 @@ describe('a drill that asks for a clearance', () => {
     await against.getByRole('button', { name: 'Attempt 1' }).click();
     await against.getByRole('row', { name: /^1 1 1 0$/ }).waitFor();
     expect(await against.getByRole('row').count()).toBe(3);
+  });
+
+  it('keeps its plan from students until the round is over where the coach wants it so', async () => {
+    const headers = { origin: inject('demoUrl') };
+    const { document } = await listedDrillSchema.validate(
+      await (await page.request.get('/api/drills/far-shores')).json(),
+    );
+    const kept = { ...document, slug: 'far-shores-kept', title: 'Far shores, kept', hidesPlan: true };
+    const address = `/api/drills/${kept.slug}`;
+    const saved = await page.request.put(address, { headers, data: { document: kept, basedOn: null } });
+    expect(saved.ok(), await saved.text()).toBe(true);
+    await page.goto(`/drills/${kept.slug}?stage=1`);
+    await page.getByRole('button', { name: 'Show the plan' }).waitFor();
+    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const own = await other.context.newPage();
+    await signIn(own, /Wren/);
+    await own.goto(`/drills/${kept.slug}?stage=1`);
+    await own.getByText('the plan is shown when your round is over').waitFor();
+    expect(await own.getByRole('button', { name: 'Show the plan' }).count()).toBe(0);
+    await other.close();
+    await page.request.put(`${address}/archived`, { headers, data: { archived: true } });
   });
 });

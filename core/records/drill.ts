@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, boolean, object, string, type InferType } from 'yup';
 import { LEVEL_NAMES } from '../player/levels.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import { CONDITIONS } from './drillText/conditions.ts';
@@ -150,6 +150,8 @@ export const drillSchema = object({
   opponent: string()
     .strict()
     .oneOf(LEVEL_NAMES, `\${path} must be one of ${LEVEL_NAMES.join(', ')}`),
+  /** Whether a student sees the plan of a clearance only when the round is over; when asked for where nothing is said. */
+  hidesPlan: boolean().strict().typeError('${path} must be true or false'),
   stages: array(stageSchema)
     .required('${path} is missing')
     .min(1, '${path} needs at least one stage')

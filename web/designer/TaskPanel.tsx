@@ -73,7 +73,7 @@ export function TaskPanel({ drill, edit }: PanelProps) {
           edit(withTask(drill, kind));
         }}
       />
-      <TaskFields drill={drill} task={task} put={put} />
+      <TaskFields drill={drill} task={task} put={put} edit={edit} />
       {judgesLeave(drill) && (
         <OneOf
           label="The leave is judged by what would be made of it by"
@@ -91,17 +91,18 @@ interface TaskFieldsProps {
   readonly drill: Drill;
   readonly task: Task;
   readonly put: (task: Task) => void;
+  readonly edit: PanelProps['edit'];
 }
 
 /** What belongs to a task, one module a kind. */
-function TaskFields({ drill, task, put }: TaskFieldsProps) {
+function TaskFields({ drill, task, put, edit }: TaskFieldsProps) {
   switch (task.kind) {
     case 'position':
       return <PositionTask drill={drill} task={task} put={put} />;
     case 'land':
       return <LandTask drill={drill} task={task} put={put} />;
     case 'clear':
-      return <ClearTask drill={drill} task={task} put={put} />;
+      return <ClearTask drill={drill} task={task} put={put} edit={edit} />;
     case 'break':
       return <BreakTask drill={drill} task={task} put={put} />;
     case 'kick':

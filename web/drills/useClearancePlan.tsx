@@ -8,6 +8,7 @@ import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../../core/player
 import type { Drill } from '../../core/records/drill.ts';
 import type { Table } from '../../core/table/table.ts';
 import { isPlannable } from '../../core/virtual/shotRules.ts';
+import { useViewer } from '../api/viewer.ts';
 import { OneOf } from '../controls/fields.tsx';
 import { OrderTable } from '../planner/order/OrderTable.tsx';
 import { PlanCard } from '../planner/order/PlanCard.tsx';
@@ -33,6 +34,7 @@ export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefi
   const [level, setLevel] = useState<LevelName>('team');
   const [looked, setLooked] = useState(0);
   const { task, conditions } = drill;
+  const isKept = useViewer().role === 'player' && drill.hidesPlan === true;
   const order = task.kind === 'clear' && isPlannable(drill) ? task.order : undefined;
   const balls = useMemo(
     () => (order === undefined ? [] : ballsOfSetUp(setUp(drill, table.preset, SEED))),
@@ -56,18 +58,22 @@ export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefi
   const step = Math.min(looked, Math.max(0, steps.length - 1));
   const { positions, play } = usePlayedStep(steps[step]);
   if (order === undefined) return undefined;
-  if (!isAsked) {
+  if (!isAsked || isKept) {
     const card = (
       <section className="card no-print" aria-labelledby="plan-title">
         <Title order={2} size="h4" id="plan-title">
           Plan
         </Title>
         <Text size="sm" mt={4}>
-          Think of your own order first.
+          {isKept
+            ? 'Think of your own order: the plan is shown when your round is over.'
+            : 'Think of your own order first.'}
         </Text>
-        <Button mt={6} variant="default" onClick={() => setAsked(true)}>
-          Show the plan
-        </Button>
+        {!isKept && (
+          <Button mt={6} variant="default" onClick={() => setAsked(true)}>
+            Show the plan
+          </Button>
+        )}
       </section>
     );
     return { drawing: undefined, card };

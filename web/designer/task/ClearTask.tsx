@@ -1,7 +1,8 @@
-import { Group } from '@mantine/core';
+import { Checkbox, Group } from '@mantine/core';
 import { objectBalls } from '../../../core/drill/round.ts';
 import type { Drill } from '../../../core/records/drill.ts';
 import { BallField, ListField, OneOf } from '../../controls/fields.tsx';
+import type { PanelProps } from '../panel.ts';
 import type { TaskProps } from './taskProps.ts';
 
 /** An order as it is written, to be changed. */
@@ -30,8 +31,17 @@ function firstOrder(kind: Order['kind'], balls: readonly string[]): Order {
 }
 
 /** Which balls are cleared in which order. */
-export function ClearTask({ drill, task, put }: TaskProps<'clear'>) {
-  return <OrderFields drill={drill} order={task.order} put={(order) => put({ ...task, order })} />;
+export function ClearTask({ drill, task, put, edit }: TaskProps<'clear'> & Pick<PanelProps, 'edit'>) {
+  return (
+    <>
+      <OrderFields drill={drill} order={task.order} put={(order) => put({ ...task, order })} />
+      <Checkbox
+        label="Students see the plan only after the round"
+        checked={drill.hidesPlan === true}
+        onChange={(event) => edit({ ...drill, hidesPlan: event.currentTarget.checked })}
+      />
+    </>
+  );
 }
 
 interface OrderFieldsProps {

@@ -7,6 +7,7 @@ import type { Drill } from '../../../core/records/drill.ts';
 import { planMoments } from '../../../core/scoring/planMoments.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { isPlannable } from '../../../core/virtual/shotRules.ts';
+import { useViewer } from '../../api/viewer.ts';
 import { choiceWords, wantedWords } from '../../planner/order/costWords.ts';
 import { adviceQuery, PLANNED_FOR } from '../../planner/order/moments.ts';
 import { useWords } from '../../words/useWords.ts';
@@ -32,16 +33,18 @@ export function PlanPad({ drill, table, log, set, over, seed }: PlanPadProps) {
     getInitialValueInEffect: false,
   });
   const { vocabulary } = useWords();
+  const isKept = useViewer().role === 'player' && drill.hidesPlan === true;
   const moments = useMemo(
-    () => (shown && !over ? planMoments(drill, table, { ...(log ?? NOTHING_YET), set }, seed) : []),
-    [shown, over, drill, table, log, set, seed],
+    () =>
+      shown && !over && !isKept ? planMoments(drill, table, { ...(log ?? NOTHING_YET), set }, seed) : [],
+    [shown, over, isKept, drill, table, log, set, seed],
   );
   const shots = log?.shots.length ?? 0;
   const now = moments[shots];
   const before = shots === 0 ? undefined : moments[shots - 1];
   const next = useQuery(adviceQuery(drill, table, now));
   const last = useQuery(adviceQuery(drill, table, before));
-  if (over || !isPlannable(drill)) return null;
+  if (over || isKept || !isPlannable(drill)) return null;
   return (
     <section aria-label="The plan" data-testid="plan-pad">
       <Button size="compact-sm" variant="default" aria-pressed={shown} onClick={() => setShown(!shown)}>
