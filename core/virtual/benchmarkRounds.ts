@@ -11,7 +11,7 @@ import { virtualRounds, wholeRound, type VirtualRounds } from './playRound.ts';
 
 /** Whole rounds that the virtual player of each level plays; of clearances fewer: each is many planned shots. */
 export const ROUNDS_PER_LEVEL = 200;
-const CLEARANCES_PER_LEVEL = 50;
+const CLEARANCES_PER_LEVEL = 30;
 /** Rounds that are played at a time, and kept when they are done. */
 const ROUNDS_PER_PART = 10;
 const SEED = 4610;

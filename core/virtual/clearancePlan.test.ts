@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { readFileSync } from 'node:fs';
+import { atStage } from '../drill/stage.ts';
+import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { blankDrill } from '../drill/draft.ts';
 import type { BallOnTable } from '../motion/shot.ts';
-import type { Drill } from '../records/drill.ts';
+import { drillSchema, type Drill } from '../records/drill.ts';
 import { executionErrorOf } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { POOL } from '../testing/balls.ts';
@@ -11,6 +14,9 @@ import { playClearance } from './playClearance.ts';
 import type { VirtualPlayer } from './player.ts';
 
 const CLEARING: Drill = { ...blankDrill('pool-9ft'), task: { kind: 'clear', order: { kind: 'any' } } };
+const BREAK_THE_ICE = drillSchema.validateSync(
+  JSON.parse(readFileSync('library/break-the-ice.drill.json', 'utf8')),
+);
 const playerWho = (looksAhead: number | undefined, seed = 1): VirtualPlayer => ({
   table: POOL,
   error: executionErrorOf('match', 'pool'),
@@ -63,5 +69,20 @@ describe('a virtual player at a clearance', () => {
     expect(x / POOL.length).toBeLessThanOrEqual(0.2);
     expect(y / POOL.width).toBeGreaterThanOrEqual(0.1);
     expect(y / POOL.width).toBeLessThanOrEqual(0.4);
+  });
+
+  it('opens a cluster while another ball waits, not when it is the last that is left', () => {
+    const drill = atStage(BREAK_THE_ICE, 1);
+    const player: VirtualPlayer = { ...playerWho(Infinity), error: executionErrorOf('title', 'pool') };
+    const plans = clearancePlans(player, drill);
+    const balls = ballsOfSetUp(setUp(drill, POOL.preset, 1));
+    let cleared = 0;
+    for (let seed = 0; seed < 16; seed++) {
+      const random = createRandom(50).fork(seed);
+      const { attempt } = playClearance({ ...player, random }, drill, balls, undefined, plans);
+      if (attempt.over === 'cleared') cleared++;
+    }
+    // Without opening it on purpose one in four.
+    expect(cleared).toBeGreaterThanOrEqual(8);
   });
 });

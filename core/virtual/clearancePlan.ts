@@ -6,7 +6,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { MANY_NODES } from '../planning/order/nodes.ts';
 import { bestPlace } from '../planning/order/orderPlan.ts';
 import { OrderPlanner, QUICK_LOOK } from '../planning/order/planner.ts';
-import { COARSE } from '../planning/order/shotTable.ts';
+import { COARSE, GLANCE } from '../planning/order/shotTable.ts';
 import type { Drill } from '../records/drill.ts';
 import type { ChosenPot } from './choosePot.ts';
 import type { VirtualPlayer } from './player.ts';
@@ -64,9 +64,11 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
   };
 
   const made = (state: PlanState, balls: readonly BallOnTable[]): KnownPlan | undefined => {
+    // Tables that came about while playing are met once.
+    const detail = state.step === 0 ? COARSE : GLANCE;
     const game = { ...orderGameOf(order, state, { alternating }), start: state };
     const planner = OrderPlanner.of(
-      { table, balls, game, error, detail: COARSE, ahead: looksAhead, look: QUICK_LOOK, ...rules },
+      { table, balls, game, error, detail, ahead: looksAhead, look: QUICK_LOOK, ...rules },
       MANY_NODES,
     );
     return planner && { lay: balls, planner, places: new Map(), strokes: new Map() };

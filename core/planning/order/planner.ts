@@ -16,6 +16,7 @@ import { chanceAt, type PositionWindow } from '../grid.ts';
 import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
 import { MANY_NODES, MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
 import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS, SETTLING_DRAWS } from './draws.ts';
+import { hasMoved, opennessOf } from './breakOut.ts';
 import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
 import {
   buildShotTable,
@@ -289,7 +290,8 @@ export class OrderPlanner<S> {
     const value = chanceAt(map, cue);
     // Of many balls one can nearly always be seen.
     const many = legal.length > FEW;
-    if (many && value >= HOPE) return value;
+    const isMoved = hasMoved(shot.balls, rest);
+    if (many && value >= HOPE && !isMoved) return value;
     const left = shot.balls.flatMap((each) => {
       const at = rest.find(({ id }) => id === each.id);
       return at === undefined || !isOnTable(at) || each.id === ball ? [] : [{ ...each, x: at.x, y: at.y }];
@@ -298,6 +300,7 @@ export class OrderPlanner<S> {
     if (struck === undefined) return 0;
     const objects = left.filter((each) => each !== struck);
     const best = roughPotChance(table, struck, objects, legal, error, this.#acceptance);
+    if (isMoved) return Math.max(Math.min(value, best), best * opennessOf(table, objects, this.#acceptance));
     const hoped = Math.max(value, HOPE * best);
     return many ? hoped : Math.min(hoped, best);
   }

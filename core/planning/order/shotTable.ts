@@ -41,6 +41,16 @@ export const COARSE: TableDetail = {
   linesOfBall: 1,
 };
 
+/** For a table that is planned once, for the few shots that are left. */
+export const GLANCE: TableDetail = {
+  step: 0.2,
+  speeds: [1, 1.6, 2.6],
+  heights: [-0.35, 0.3],
+  spread: THREE,
+  lines: 5,
+  linesOfBall: 1,
+};
+
 /** For orders with very many states. */
 export const WIDE: TableDetail = { ...COARSE, step: 0.18, spread: THREE, lines: 6 };
 
