@@ -96,6 +96,11 @@ export function executionErrorAt(rating: number, game: Game): ExecutionError {
   };
 }
 
+/** The rating of a level, 0…100. */
+export function ratingOf(name: LevelName): number {
+  return LEVELS[LEVEL_NAMES.indexOf(name)]!.rating;
+}
+
 /** Pots after the next one that a level plans for; Infinity is to the end of the table. */
 export function looksAheadOf(name: LevelName): number {
   return LEVELS[LEVEL_NAMES.indexOf(name)]!.looksAhead;
@@ -103,5 +108,5 @@ export function looksAheadOf(name: LevelName): number {
 
 /** The execution error of a named level. */
 export function executionErrorOf(name: LevelName, game: Game): ExecutionError {
-  return executionErrorAt(LEVELS[LEVEL_NAMES.indexOf(name)]!.rating, game);
+  return executionErrorAt(ratingOf(name), game);
 }
