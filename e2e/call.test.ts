@@ -105,6 +105,15 @@ describe('a call', () => {
     ['in-off or not', 'fair', async () => press('No')],
     ['which side of the plant', 'plain', async () => press('Left')],
     ['which ball first', 'plain', async () => page.getByRole('button', { name: '2', exact: true }).click()],
+    [
+      'whole order',
+      'plain',
+      async () => {
+        for (const ball of ['2', '1', '4', '3'])
+          await page.getByRole('button', { name: ball, exact: true }).click();
+        await page.getByText('So far: 2, 1, 4, 3.').waitFor();
+      },
+    ],
     ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
     ['draw the path', 'library', undefined],
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {

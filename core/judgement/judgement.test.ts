@@ -180,7 +180,7 @@ describe('the score of a call', () => {
 
   it('of an answer to another question is refused', () => {
     for (const kind of CALL_KINDS)
-      expect(['verdict', 'path', 'length', 'side', 'pick']).toContain(answerKindOf(kind));
+      expect(['verdict', 'path', 'length', 'side', 'pick', 'order']).toContain(answerKindOf(kind));
     expect(() => scoreCall(pass!, { kind: 'length', metres: 1 })).toThrow(RangeError);
     expect(() => scoreCall(path!, { kind: 'side', side: 'left' })).toThrow(RangeError);
   });
@@ -238,6 +238,46 @@ describe('which ball first', () => {
   }, 60_000);
 
   const PLAYS = 10;
+});
+
+describe('the whole order', () => {
+  it('is the best of all that four balls can have, each worth what a team player clears in it', () => {
+    const question = firstPosed('whole order');
+    if (question.kind !== 'whole order') throw new Error('another kind');
+    const { worth, truth, pot, shot } = question;
+    expect([...truth].sort()).toEqual([...picksOf(question)].sort());
+    expect(new Set(worth.map(({ order }) => order.join())).size).toBe(worth.length);
+    expect(worth.length).toBeLessThanOrEqual(24);
+    expect(truth[0]).toBe(pot);
+    expect(simulate(shot).rest.find(({ id }) => id === pot)?.pocket).toBe(question.pocket);
+    // Held to play-outs of the best order and of the worst.
+    const cue = shot.balls.find(({ id }) => id === shot.strike.ball)!;
+    const balls = shot.balls.filter((each) => each !== cue);
+    const clearedIn = (order: readonly string[]) => {
+      const game = { ...anyOrder(order), legal: (left: readonly string[]) => left.slice(0, 1) };
+      const asked = { table: POOL, balls, game, error: executionErrorOf('team', 'pool'), detail: COARSE };
+      const planner = OrderPlanner.of(asked)!;
+      return Array.from({ length: 10 }, (_, k) =>
+        playOut(asked, planner, { state: order, cue, balls }, createRandom(k + 1)),
+      ).filter(({ end }) => end === 'cleared').length;
+    };
+    expect(clearedIn(truth)).toBeGreaterThan(clearedIn(worth.at(-1)!.order));
+  });
+
+  it('is scored by the share of the chance that the called one keeps', () => {
+    const question = firstPosed('whole order');
+    if (question.kind !== 'whole order') throw new Error('another kind');
+    const [best, second] = question.worth;
+    expect(scoreCall(question, { kind: 'order', order: best!.order })).toBe(1);
+    const called = scoreCall(question, { kind: 'order', order: second!.order });
+    expect(called).toBeCloseTo(second!.value / best!.value, 12);
+    expect(scoreCall(question, { kind: 'order', order: ['1', '2'] })).toBe(0);
+    expect(() => scoreCall(question, { kind: 'pick', pick: '1' })).toThrow(RangeError);
+    expect(countedCall(question, { kind: 'order', order: best!.order })).toMatchObject({
+      called: 'near enough',
+      computed: 'near enough',
+    });
+  });
 });
 
 describe('which suit, and which is the key ball', () => {

@@ -8,6 +8,7 @@ export const CALL_KINDS = [
   'which ball first',
   'which suit',
   'key ball',
+  'whole order',
 ] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
 

@@ -8,12 +8,13 @@ import { passOf, posePass } from './pose/pass.ts';
 import { pathOf, posePath } from './pose/path.ts';
 import { poseFirst } from './pose/first.ts';
 import { poseKeyBall } from './pose/keyBall.ts';
+import { poseOrder } from './pose/order.ts';
 import { poseSuit } from './pose/suit.ts';
 import { posePlant } from './pose/plant.ts';
 import type { Poser } from './pose/poser.ts';
 import type { Posed } from './pose/randomPot.ts';
 import { poseWindow, windowOf } from './pose/window.ts';
-import { answerKindOf, type CallQuestion } from './question.ts';
+import { isPlanned, type CallQuestion } from './question.ts';
 
 /** Positions that are tried for one of a difficulty; none found is told, not searched for ever. */
 const TRIES = 1200;
@@ -29,6 +30,7 @@ const POSERS: Readonly<Record<CallKind, Poser>> = {
   'which ball first': poseFirst,
   'which suit': poseSuit,
   'key ball': poseKeyBall,
+  'whole order': poseOrder,
 };
 
 /**
@@ -44,7 +46,7 @@ export function poseFromSeed(
 ): CallQuestion | undefined {
   const random = createRandom(seed);
   const wanted = random.uniform() < 0.5 ? 'yes' : 'no';
-  const tries = answerKindOf(kind) === 'pick' ? PLANNED_TRIES : TRIES;
+  const tries = isPlanned(kind) ? PLANNED_TRIES : TRIES;
   for (let k = 0; k < tries; k++) {
     const question = POSERS[kind](table, random, { difficulty, wanted });
     if (question !== undefined) return question;
@@ -81,6 +83,7 @@ export function poseFromPlan(
     case 'which ball first':
     case 'which suit':
     case 'key ball':
+    case 'whole order':
       return undefined;
   }
 }

@@ -66,7 +66,20 @@ export type CallQuestion = {
       /** What another ball in the place of each one costs of the chance to clear, the most first. */
       readonly worth: Worth;
     }
+  | {
+      readonly kind: 'whole order';
+      /** The balls in the order that is worth most. */
+      readonly truth: readonly string[];
+      /** A team player's chance to clear in each order, the best one first. */
+      readonly worth: readonly OrderWorth[];
+    }
 );
+
+/** An order of balls, and what it is worth, 0…1. */
+export interface OrderWorth {
+  readonly order: readonly string[];
+  readonly value: number;
+}
 
 /** What can be picked, and what each pick is worth, 0…1. */
 export type Worth = readonly { readonly pick: string; readonly value: number }[];
@@ -83,7 +96,8 @@ export type CallAnswer =
   | { readonly kind: 'path'; readonly points: readonly Point[] }
   | { readonly kind: 'length'; readonly metres: number }
   | { readonly kind: 'side'; readonly side: ContactSide }
-  | { readonly kind: 'pick'; readonly pick: string };
+  | { readonly kind: 'pick'; readonly pick: string }
+  | { readonly kind: 'order'; readonly order: readonly string[] };
 
 /** How a question of a kind is answered. */
 export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
@@ -101,10 +115,17 @@ export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
     case 'which suit':
     case 'key ball':
       return 'pick';
+    case 'whole order':
+      return 'order';
   }
 }
 
 /** Whether the stroke may be seen before the answer: of some questions it is the answer. */
 export function showsStroke({ kind }: CallQuestion): boolean {
-  return kind !== 'which side of the plant' && answerKindOf(kind) !== 'pick';
+  return kind !== 'which side of the plant' && !isPlanned(kind);
+}
+
+/** Whether a question is about the plan of a clearance. */
+export function isPlanned(kind: CallKind): boolean {
+  return ['pick', 'order'].includes(answerKindOf(kind));
 }

@@ -35,8 +35,8 @@ export function meanApart(a: readonly Point[], b: readonly Point[]): number {
 
 /**
  * What a call is worth, 0…1: a verdict or a side is right or wrong, a drawn path loses by its mean distance from the true
- * one (nothing left at half a metre), a length by its share of the longer of both, a pick by the share of the best
- * pick's worth that it keeps.
+ * one (nothing left at half a metre), a length by its share of the longer of both, a pick or an order by the
+ * share of the best one's worth that it keeps.
  * @throws RangeError for an answer of another kind than the question asks for
  */
 export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
@@ -63,6 +63,12 @@ export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
       const best = question.worth[0]?.value ?? 0;
       const own = question.worth.find(({ pick }) => pick === answer.pick)?.value ?? 0;
       return best <= 0 ? 0 : own / best;
+    }
+    case 'whole order': {
+      if (answer.kind !== 'order') break;
+      const best = question.worth[0]?.value ?? 0;
+      const called = question.worth.find(({ order }) => order.join() === answer.order.join());
+      return best <= 0 ? 0 : (called?.value ?? 0) / best;
     }
   }
   throw new RangeError(`scoreCall: "${question.kind}" is not answered by a ${answer.kind}`);

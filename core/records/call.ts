@@ -1,6 +1,6 @@
 import { array, lazy, object, type InferType } from 'yup';
 import { CALL_KINDS, DIFFICULTIES } from '../judgement/kinds.ts';
-import { answerKindOf } from '../judgement/question.ts';
+import { answerKindOf, type CallAnswer } from '../judgement/question.ts';
 import { PRESET_IDS } from '../table/preset.ts';
 import {
   choice,
@@ -51,6 +51,13 @@ const ANSWERS = {
     metres: finite().min(0, '${path} must be at least 0').max(20, '${path} must be at most 20'),
   }).exact(UNKNOWN),
   side: object({ kind: choice(['side']), side: choice(['left', 'full', 'right']) }).exact(UNKNOWN),
+  order: object({
+    kind: choice(['order']),
+    order: array(text(12))
+      .required(MISSING)
+      .min(2, '${path} needs at least two balls')
+      .max(9, '${path} has at most nine balls'),
+  }).exact(UNKNOWN),
   pick: object({ kind: choice(['pick']), pick: text(12) }).exact(UNKNOWN),
 } as const;
 
@@ -67,6 +74,8 @@ export const callAnswerSchema = lazy((value: unknown) => {
       return ANSWERS.side.required(MISSING);
     case 'pick':
       return ANSWERS.pick.required(MISSING);
+    case 'order':
+      return ANSWERS.order.required(MISSING);
     default:
       return noneOf('kind', Object.keys(ANSWERS));
   }
@@ -103,3 +112,15 @@ export type NewCall = InferType<typeof newCallSchema>;
 export const callSchema = object({ id: uuid(), ...fields }).required();
 export type StoredCall = InferType<typeof callSchema>;
 export const callsSchema = array(callSchema).required();
+
+/** An answer as it is written down. */
+export function writtenAnswer(answer: CallAnswer): NewCall['answer'] {
+  switch (answer.kind) {
+    case 'path':
+      return { ...answer, points: [...answer.points] };
+    case 'order':
+      return { ...answer, order: [...answer.order] };
+    default:
+      return answer;
+  }
+}

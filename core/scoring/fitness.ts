@@ -10,8 +10,8 @@ export type Fitness =
   /** Virtual players do not play this kind of drill as real ones do: their scores are shown and judge nobody. */
   | { readonly kind: 'waiting' };
 
-/** Tasks that virtual players do not plan well enough: orders of balls, and racks. */
-const WAITING: readonly Drill['task']['kind'][] = ['clear', 'break'];
+/** Tasks that virtual players do not plan well enough: racks. */
+const WAITING: readonly Drill['task']['kind'][] = ['break'];
 
 /** Whether a drill feeds no rating yet, whatever its benchmark says. */
 export function isWaiting({ task }: Pick<Drill, 'task'>): boolean {

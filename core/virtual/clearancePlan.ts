@@ -5,7 +5,8 @@ import { distance } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { MANY_NODES } from '../planning/order/nodes.ts';
 import { bestPlace } from '../planning/order/orderPlan.ts';
-import { OrderPlanner, QUICK_LOOK } from '../planning/order/planner.ts';
+import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
+import { OrderPlanner } from '../planning/order/planner.ts';
 import { COARSE, GLANCE } from '../planning/order/shotTable.ts';
 import type { Drill } from '../records/drill.ts';
 import type { ChosenPot } from './choosePot.ts';
@@ -48,6 +49,8 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
   const { order } = clearanceRules(drill);
   if (looksAhead < PLANS_FROM || !isPlannable(drill)) return () => undefined;
   const alternating = drill.conditions.includes('alternating pockets');
+  // Of few strokes all may break a condition.
+  const look = drill.conditions.length > 0 ? CAREFUL : QUICK_LOOK;
   const rules = shotRulesOf(drill.conditions);
 
   let known: readonly KnownPlan[] = [];
@@ -68,7 +71,7 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
     const detail = state.step === 0 ? COARSE : GLANCE;
     const game = { ...orderGameOf(order, state, { alternating }), start: state };
     const planner = OrderPlanner.of(
-      { table, balls, game, error, detail, ahead: looksAhead, look: QUICK_LOOK, ...rules },
+      { table, balls, game, error, detail, ahead: looksAhead, look, ...rules },
       MANY_NODES,
     );
     return planner && { lay: balls, planner, places: new Map(), strokes: new Map() };

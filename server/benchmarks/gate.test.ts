@@ -16,9 +16,12 @@ import { canBePlayed } from '../../core/virtual/playRound.ts';
 import { digestOf, readLibrary } from '../drills/library.ts';
 
 const rows = parseBenchmarkTable(readFileSync('levels/benchmarks.jsonl', 'utf8'));
+/** Clearances that take an hour to play: a club's server computes them when it first needs them. */
+const NOT_SHIPPED: readonly string[] = [];
 const stages = (await readLibrary('library'))
   .filter((drill) => canBePlayed(drill) && !isWaiting(drill))
-  .flatMap((drill) => drill.stages.map((_, i) => ({ drill, stage: i + 1, name: `${drill.slug} ${i + 1}` })));
+  .flatMap((drill) => drill.stages.map((_, i) => ({ drill, stage: i + 1, name: `${drill.slug} ${i + 1}` })))
+  .filter(({ name }) => !NOT_SHIPPED.includes(name));
 
 describe('every stage that judges players', () => {
   it.each(stages)(

@@ -1,6 +1,7 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { poseFromSeed } from '../../core/judgement/pose.ts';
 import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
+import { writtenAnswer } from '../../core/records/call.ts';
 import { scoreCall } from '../../core/judgement/score.ts';
 import type { Random } from '../../core/random/random.ts';
 import type { PresetId } from '../../core/table/preset.ts';
@@ -59,7 +60,7 @@ export async function callPositions(db: PoolConnection, caller: DemoCaller): Pro
       kind,
       preset: caller.preset,
       source: { kind: 'seed', seed, difficulty: 'fair' },
-      answer: answer.kind === 'path' ? { ...answer, points: [...answer.points] } : answer,
+      answer: writtenAnswer(answer),
       score: scoreCall(question, answer),
       coach: null,
       calledAt: new Date(caller.now - (CALLS - n) * 3 * DAY_MS).toISOString(),

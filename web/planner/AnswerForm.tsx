@@ -44,6 +44,14 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
           onChoose={(pick) => onAnswer({ kind: 'pick', pick })}
         />
       );
+    case 'order':
+      return (
+        <OrderOf
+          balls={picksOf(question)}
+          verb={verb}
+          onChoose={(order) => onAnswer({ kind: 'order', order })}
+        />
+      );
     case 'length':
       return (
         <Group align="end">
@@ -111,6 +119,49 @@ function Choices<T extends string>({ verb, values, onChoose }: ChoicesProps<T>) 
       >
         {verb}
       </Button>
+    </Group>
+  );
+}
+
+interface OrderOfProps {
+  readonly balls: readonly string[];
+  readonly verb: string;
+  readonly onChoose: (order: readonly string[]) => void;
+}
+
+/** Balls tapped one after the other until all have their place. */
+function OrderOf({ balls, verb, onChoose }: OrderOfProps) {
+  const [order, setOrder] = useState<readonly string[]>([]);
+  return (
+    <Group>
+      {balls.map((ball) => {
+        const place = order.indexOf(ball);
+        return (
+          <Button
+            key={ball}
+            size="lg"
+            variant={place === -1 ? 'default' : 'filled'}
+            disabled={place !== -1}
+            onClick={() => setOrder([...order, ball])}
+          >
+            {capital(ball)}
+          </Button>
+        );
+      })}
+      <Button
+        variant="default"
+        size="lg"
+        disabled={order.length === 0}
+        onClick={() => setOrder(order.slice(0, -1))}
+      >
+        Take the last back
+      </Button>
+      <Button size="lg" color="coral" disabled={order.length < balls.length} onClick={() => onChoose(order)}>
+        {verb}
+      </Button>
+      <Text size="sm" role="status">
+        {order.length === 0 ? 'Tap the balls in their order.' : `So far: ${order.join(', ')}.`}
+      </Text>
     </Group>
   );
 }

@@ -5,10 +5,9 @@ import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { pathAfterHit } from '../../core/judgement/pose/path.ts';
-import type { CallAnswer } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
 import { simulate } from '../../core/motion/simulate.ts';
-import type { NewCall } from '../../core/records/call.ts';
+import { writtenAnswer } from '../../core/records/call.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { playersQuery } from '../api/players.ts';
@@ -24,11 +23,6 @@ import { CallTable } from '../planner/CallTable.tsx';
 import { keepCall } from './keepCall.ts';
 
 const LARGEST_SEED = 1_000_000;
-
-/** An answer as it crosses the wire. */
-function sent(answer: CallAnswer): NewCall['answer'] {
-  return answer.kind === 'path' ? { ...answer, points: [...answer.points] } : answer;
-}
 
 /** The positions of the drills on a kind of table. */
 function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readonly PositionOfDrill[] {
@@ -87,9 +81,9 @@ export function CallPage() {
       kind: next.question.kind,
       preset: next.question.shot.table.preset.id,
       source: next.source,
-      answer: sent(next.answer),
+      answer: writtenAnswer(next.answer),
       score: next.score,
-      coach: next.coach && { answer: sent(next.coach.answer), score: next.coach.score },
+      coach: next.coach && { answer: writtenAnswer(next.coach.answer), score: next.coach.score },
       calledAt: new Date().toISOString(),
     });
   }

@@ -23,6 +23,8 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
       return 'Which suit';
     case 'key ball':
       return 'Which is the key ball';
+    case 'whole order':
+      return 'The whole order';
   }
 }
 
@@ -55,6 +57,8 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
       return 'One suit and then the 8. Which suit does a team player clear more often, the lower or the higher one?';
     case 'key ball':
       return 'Clear the table in any order. Which ball costs a team player most when another one is played in its place?';
+    case 'whole order':
+      return 'Clear the table. In which order does a team player clear it most often? Tap the balls one after the other.';
   }
 }
 
@@ -70,6 +74,8 @@ export function answerWords(answer: CallAnswer): string {
       return answer.side;
     case 'pick':
       return `the ${answer.pick}`;
+    case 'order':
+      return answer.order.join(', ');
   }
 }
 
@@ -124,5 +130,11 @@ export function explainCall(question: CallQuestion, vocabulary: Vocabulary): str
     }
     case 'key ball':
       return `The ${question.truth}: the ${question.instead} in its place costs ${Math.round(100 * (question.worth[0]?.value ?? 0))} points of a hundred. The plan: ${question.order.join(', ')}.`;
+    case 'whole order': {
+      const [best, second] = question.worth;
+      const next =
+        second === undefined ? '' : `; next best ${second.order.join(', ')} with ${percent(second.value)}`;
+      return `${question.truth.join(', ')}: a team player then clears ${percent(best?.value ?? 0)}${next}; the worst of all orders, ${percent(question.worth.at(-1)?.value ?? 0)}.`;
+    }
   }
 }

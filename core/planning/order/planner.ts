@@ -15,7 +15,8 @@ import { roughPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
 import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
 import { MANY_NODES, MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
-import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS, SETTLING_DRAWS } from './draws.ts';
+import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS } from './draws.ts';
+import { CAREFUL, type Look } from './look.ts';
 import { hasMoved, opennessOf } from './breakOut.ts';
 import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
 import {
@@ -44,19 +45,6 @@ export interface OrderQuestion<S> extends ShotRules {
   readonly look?: Look | undefined;
 }
 
-/** How closely the strokes of a shot are looked at where the cue ball lies. */
-export interface Look {
-  /** Paces of the cue, m/s, and heights of the tip, ball radii. */
-  readonly speeds: readonly number[];
-  readonly heights: readonly number[];
-  /** Pots that are followed up, the most hopeful. */
-  readonly lines: number;
-  /** Strokes that are tried more closely, and those among them that are settled among. */
-  readonly closely: number;
-  readonly settled: number;
-  readonly settling: readonly Draws[];
-}
-
 /** A stroke that a plan proposes. */
 export interface PlannedStroke {
   readonly shot: Shot;
@@ -68,23 +56,6 @@ export interface PlannedStroke {
   readonly value: number;
 }
 
-const CAREFUL: Look = {
-  speeds: [0.7, 0.95, 1.3, 1.75, 2.4, 3.3],
-  heights: [-0.4, -0.2, 0.05, 0.25, 0.42],
-  lines: 5,
-  closely: 12,
-  settled: 5,
-  settling: SETTLING_DRAWS,
-};
-/** For thousands of shots: a tenth of the work. */
-export const QUICK_LOOK: Look = {
-  speeds: [0.8, 1.2, 1.8, 2.8],
-  heights: [-0.35, 0.05, 0.4],
-  lines: 3,
-  closely: 5,
-  settled: 2,
-  settling: SETTLING_DRAWS.slice(0, 16),
-};
 /** The closed form of a pot's chance weighs as much as so many executions. */
 const PRIOR = 12;
 /** Of so few legal balls it is looked whether one of them can be seen. */
@@ -113,20 +84,30 @@ export class OrderPlanner<S> {
   readonly #list: readonly OrderNode[];
   readonly #values: Values;
   readonly #shots: ShotTable;
+  readonly #lines: readonly PotLine[];
   /** The acceptances of the balls where they lay at first, by place and pocket. */
   readonly #acceptances: ReadonlyMap<string, Acceptance>;
 
-  private constructor(question: OrderQuestion<S>, nodes: readonly OrderNode[]) {
+  private constructor(
+    question: OrderQuestion<S>,
+    nodes: readonly OrderNode[],
+    like: OrderPlanner<S> | undefined,
+  ) {
     const { table, balls, error } = question;
     const wanted = nodes.length > MANY_NODES ? WIDE : question.detail;
     // Where one or two balls have their turn at a time, each needs its own lines, and no more.
     const detail = nodes.every(({ legal }) => legal.length <= FEW) ? { ...wanted, lines: 0 } : wanted;
     // As if each ball lay there alone: the others are kept as what is in the way.
-    const lines = balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf));
+    const pots =
+      like === undefined
+        ? balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf))
+        : like.#lines;
+    this.#lines = pots;
     this.#acceptances = new Map(
-      lines.map(({ object, pocket, acceptance }) => [placeKey(object, pocket), acceptance]),
+      pots.map(({ object, pocket, acceptance }) => [placeKey(object, pocket), acceptance]),
     );
-    const shots = buildShotTable(table, balls, lines, error, detail, question);
+    const shots =
+      like === undefined ? buildShotTable(table, balls, pots, error, detail, question) : like.#shots;
     this.#question = question;
     this.#list = nodes;
     this.#nodes = new Map(nodes.map(({ key }, i) => [key, i]));
@@ -134,14 +115,21 @@ export class OrderPlanner<S> {
     this.#shots = shots;
   }
 
-  /** @param most states that are looked at @returns undefined for an order with more */
-  static of<S>(question: OrderQuestion<S>, most = MOST_NODES): OrderPlanner<S> | undefined {
+  /**
+   * @param most states that are looked at @param like a plan for the same balls, error, detail and rules in another order,
+   * whose shots serve this one, too @returns undefined for an order with more states
+   */
+  static of<S>(
+    question: OrderQuestion<S>,
+    most = MOST_NODES,
+    like?: OrderPlanner<S>,
+  ): OrderPlanner<S> | undefined {
     const nodes = orderNodes(
       question.game,
       question.balls.map(({ id }) => id),
       most,
     );
-    return nodes && new OrderPlanner(question, nodes);
+    return nodes && new OrderPlanner(question, nodes, like);
   }
 
   /** The chance of clearing from each place, for a state; undefined for one that good play does not come to. */
@@ -203,7 +191,10 @@ export class OrderPlanner<S> {
       some.map((stroke) => this.#played(state, stroke, draws)).sort((a, b) => b.value - a.value);
     const close = again(rough.slice(0, look.closely), CLOSE_DRAWS);
     const settled = again(close.slice(0, look.settled), look.settling);
-    return [...settled, ...close.slice(look.settled), ...rough.slice(look.closely)];
+    // What is worth nothing breaks a condition, or loses the cue ball.
+    return [...settled, ...close.slice(look.settled), ...rough.slice(look.closely)].filter(
+      ({ value }) => value > 0,
+    );
   }
 
   /** Known for balls that have not moved, and nearly exact for others. */

@@ -212,6 +212,7 @@ function choicesFor(
       }));
     case 'path':
     case 'length':
+    case 'order':
       return [];
   }
 }
