@@ -12,6 +12,7 @@ import { solvePlant } from '../shot/plants.ts';
 import { CALL_KINDS, DIFFICULTIES } from './kinds.ts';
 import { poseFromPlan, poseFromSeed } from './pose.ts';
 import { answerKindOf, picksOf, type CallAnswer, type CallQuestion } from './question.ts';
+import { countedCall } from './countCall.ts';
 import { meanApart, scoreCall } from './score.ts';
 
 const SEEDS = [1, 2, 3, 4];
@@ -241,9 +242,10 @@ describe('which ball first', () => {
 });
 
 describe('the whole order', () => {
+  const question = firstPosed('whole order');
+  if (question.kind !== 'whole order') throw new Error('another kind');
+
   it('is the best of all that four balls can have, each worth what a team player clears in it', () => {
-    const question = firstPosed('whole order');
-    if (question.kind !== 'whole order') throw new Error('another kind');
     const { worth, truth, pot, shot } = question;
     expect([...truth].sort()).toEqual([...picksOf(question)].sort());
     expect(new Set(worth.map(({ order }) => order.join())).size).toBe(worth.length);
@@ -265,8 +267,6 @@ describe('the whole order', () => {
   });
 
   it('is scored by the share of the chance that the called one keeps', () => {
-    const question = firstPosed('whole order');
-    if (question.kind !== 'whole order') throw new Error('another kind');
     const [best, second] = question.worth;
     expect(scoreCall(question, { kind: 'order', order: best!.order })).toBe(1);
     const called = scoreCall(question, { kind: 'order', order: second!.order });

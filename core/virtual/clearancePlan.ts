@@ -50,7 +50,7 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
   if (looksAhead < PLANS_FROM || !isPlannable(drill)) return () => undefined;
   const alternating = drill.conditions.includes('alternating pockets');
   // Of few strokes all may break a condition.
-  const look = drill.conditions.length > 0 ? CAREFUL : QUICK_LOOK;
+  const look = drill.conditions.length > 0 ? { ...CAREFUL, freeing: false } : QUICK_LOOK;
   const rules = shotRulesOf(drill.conditions);
 
   let known: readonly KnownPlan[] = [];

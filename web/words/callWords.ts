@@ -58,7 +58,7 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
     case 'key ball':
       return 'Clear the table in any order. Which ball costs a team player most when another one is played in its place?';
     case 'whole order':
-      return 'Clear the table. In which order does a team player clear it most often? Tap the balls one after the other.';
+      return 'Clear the table. In which order does a team player clear it most often?';
   }
 }
 

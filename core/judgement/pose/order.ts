@@ -61,6 +61,7 @@ export const poseOrder: Poser = (table, random, { difficulty }) => {
   const [least, most] = BEHIND[difficulty];
   const behind = 1 - middle / best.value;
   if (behind < least || behind > most) return undefined;
-  const { shot, ball: pot, pocket } = best.stroke;
+  const shown = OrderPlanner.of({ ...asked, look: undefined, game: inOrder(best.order) }, undefined, free);
+  const { shot, ball: pot, pocket } = shown?.choose(best.order, cue, balls) ?? best.stroke;
   return { kind: 'whole order', shot, pot, pocket, truth: best.order, worth };
 };

@@ -12,6 +12,8 @@ export interface Look {
   readonly closely: number;
   readonly settled: number;
   readonly settling: readonly Draws[];
+  /** Whether a stroke that moves other balls counts for it only where one that was blocked comes free: takes a second look. */
+  readonly freeing: boolean;
 }
 
 /** For a plan that is shown. */
@@ -22,6 +24,7 @@ export const CAREFUL: Look = {
   closely: 12,
   settled: 5,
   settling: SETTLING_DRAWS,
+  freeing: true,
 };
 /** For thousands of shots: a tenth of the work. */
 export const QUICK_LOOK: Look = {
@@ -31,4 +34,5 @@ export const QUICK_LOOK: Look = {
   closely: 5,
   settled: 2,
   settling: SETTLING_DRAWS.slice(0, 16),
+  freeing: false,
 };

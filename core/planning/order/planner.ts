@@ -17,7 +17,7 @@ import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOpti
 import { MANY_NODES, MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
 import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS } from './draws.ts';
 import { CAREFUL, type Look } from './look.ts';
-import { hasMoved, opennessOf } from './breakOut.ts';
+import { hasMoved, opennessOf } from './movedBalls.ts';
 import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
 import {
   buildShotTable,
@@ -276,7 +276,7 @@ export class OrderPlanner<S> {
     { shot, ball }: PlannedStroke,
     { rest }: ShotResult,
   ): number {
-    const { table, game, error } = this.#question;
+    const { table, game, error, look = CAREFUL } = this.#question;
     const legal = game.legal(next);
     const value = chanceAt(map, cue);
     // Of many balls one can nearly always be seen.
@@ -291,7 +291,14 @@ export class OrderPlanner<S> {
     if (struck === undefined) return 0;
     const objects = left.filter((each) => each !== struck);
     const best = roughPotChance(table, struck, objects, legal, error, this.#acceptance);
-    if (isMoved) return Math.max(Math.min(value, best), best * opennessOf(table, objects, this.#acceptance));
+    if (isMoved) {
+      const known = Math.min(value, best);
+      const open = opennessOf(table, objects, this.#acceptance);
+      // A stroke that frees nothing has no business with other balls.
+      const before = shot.balls.filter(({ id }) => objects.some((each) => each.id === id));
+      const frees = !look.freeing || open > opennessOf(table, before, this.#acceptance);
+      return frees ? Math.max(known, best * open) : known;
+    }
     const hoped = Math.max(value, HOPE * best);
     return many ? hoped : Math.min(hoped, best);
   }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { acceptanceOf } from '../../shot/acceptance.ts';
 import { ball, cueBall, POOL } from '../../testing/balls.ts';
-import { hasMoved, opennessOf } from './breakOut.ts';
+import { hasMoved, opennessOf } from './movedBalls.ts';
 
 const at = (id: string, x: number, y: number, pocket: 'foot-left' | null = null) => ({
   id,
