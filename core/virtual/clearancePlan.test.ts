@@ -60,6 +60,15 @@ describe('a virtual player at a clearance', () => {
     expect(clearancePlans(playerWho(Infinity), kicked)(stateOf(balls), balls)).toBeUndefined();
   });
 
+  it('of some of the balls plays one of these, though it has planned them all before', () => {
+    const { cue, balls } = thrownTable(3, 1);
+    const plans = clearancePlans(playerWho(Infinity), CLEARING);
+    const stroke = plans(stateOf(balls), balls)!.choose(stateOf(balls), cue)!;
+    const left = balls.filter(({ id }) => id !== stroke.ball);
+    const next = plans(stateOf(left), left)!.choose(stateOf(left), cue);
+    expect(next?.ball).not.toBe(stroke.ball);
+  });
+
   it('puts a cue ball in hand where the drill allows it', () => {
     const { balls } = thrownTable(3, 2);
     const plan = clearancePlans(playerWho(Infinity), CLEARING)(stateOf(balls), balls)!;

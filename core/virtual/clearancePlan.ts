@@ -6,6 +6,7 @@ import type { BallOnTable } from '../motion/shot.ts';
 import { MANY_NODES } from '../planning/order/nodes.ts';
 import { bestPlace } from '../planning/order/orderPlan.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
+import { ELSEWHERE } from '../planning/order/movedBalls.ts';
 import { OrderPlanner } from '../planning/order/planner.ts';
 import { COARSE, GLANCE } from '../planning/order/shotTable.ts';
 import type { Drill } from '../records/drill.ts';
@@ -17,8 +18,6 @@ import { isPlannable, shotRulesOf } from './shotRules.ts';
 const PLANS_FROM = 2;
 /** Plans that are kept: the table of a drill is set again and again. */
 const KEPT = 24;
-/** A table of which a ball has moved by more is planned anew, metres. */
-const ELSEWHERE = 0.03;
 
 interface KnownPlan {
   /** The balls as they lay when it was made. */
@@ -81,16 +80,17 @@ export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePl
     const plan = planOf(state, balls);
     if (plan === undefined) return undefined;
     const { planner, places, strokes } = plan;
-    // The beginning is always the same; what comes later never is.
+    // The beginning of a table that is set again is always the same; what comes later never is.
     const isFirst = state.step === 0;
+    const lay = JSON.stringify(balls);
     return {
       place: (cueBall) => {
         const find = () => bestPlace({ table, state, balls }, planner, placesInHand(table.preset, cueBall));
-        return isFirst ? remembered(places, JSON.stringify(cueBall), find) : find();
+        return isFirst ? remembered(places, lay + JSON.stringify(cueBall), find) : find();
       },
       choose: (now, cue) => {
         const find = () => planner.choose(now, cue, balls);
-        return isFirst ? remembered(strokes, [cue.x, cue.y].join(), find) : find();
+        return isFirst ? remembered(strokes, lay + [cue.x, cue.y].join(), find) : find();
       },
     };
   };

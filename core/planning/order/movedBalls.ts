@@ -4,8 +4,8 @@ import { isOnTable } from '../../shot/outcome.ts';
 import type { Table } from '../../table/table.ts';
 import { potLines, type AcceptanceSource } from '../potOptions.ts';
 
-/** A ball that moved less is worth about the same, metres. */
-const ELSEWHERE = 0.03;
+/** A ball that moved less is worth about the same from everywhere: its strokes are chosen by where it lies in any case, metres. */
+export const ELSEWHERE = 0.03;
 /** What each ball that is still to go leaves of the chance of clearing: one that lies open, and one that is blocked. */
 const OPEN = 0.85;
 const BLOCKED = 0.15;

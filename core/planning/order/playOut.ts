@@ -5,12 +5,10 @@ import { errorAsCued } from '../../player/asCued.ts';
 import { executed } from '../../player/execute.ts';
 import type { Random } from '../../random/random.ts';
 import { isOnTable } from '../../shot/outcome.ts';
+import { ELSEWHERE } from './movedBalls.ts';
 import { MANY_NODES } from './nodes.ts';
 import { OrderPlanner, type OrderQuestion } from './planner.ts';
 import { COARSE } from './shotTable.ts';
-
-/** A ball that moved less is worth about the same from everywhere: its strokes are chosen by where it lies in any case, metres. */
-const ELSEWHERE = 0.03;
 
 /** Why a clearance ended. */
 export type ClearanceEnd = 'cleared' | 'missed' | 'in-off' | 'wrong ball' | 'condition broken' | 'nothing on';
