@@ -6,6 +6,7 @@ import type { ProblemBall } from './problemBalls.ts';
 import { blockedBalls, type BlockedBall } from './blockedBalls.ts';
 import type { BallOnTable, Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
+import { respotPlace } from '../../rack/respot.ts';
 import { createRandom } from '../../random/random.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { wilson } from '../../statistics/wilson.ts';
@@ -142,7 +143,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
 
 /** The strokes of a plan as they go when each does what it is planned to. */
 function walk<S>(
-  { game, balls }: PlanRequest<S>,
+  { table, game, balls }: PlanRequest<S>,
   planner: OrderPlanner<S>,
   from: OrderPlace<S>,
 ): Pick<OrderPlan, 'steps' | 'complete'> {
@@ -180,7 +181,12 @@ function walk<S>(
     state = game.after(state, best.ball, best.pocket);
     at = { ...at, x: landed.x, y: landed.y };
     const onTable = game.onTable(state);
-    left = balls.filter(({ id }) => onTable.includes(id));
+    const there = balls.filter(({ id }) => onTable.includes(id));
+    const others = [at, ...there.filter(({ id }) => id !== best.ball)];
+    // The ball that was potted may be among them: then it comes back.
+    left = there.map((ball) =>
+      ball.id === best.ball ? { ...ball, ...respotPlace(table.preset, ball, others) } : ball,
+    );
   }
   return { steps, complete: game.isCleared(state) };
 }

@@ -4,6 +4,7 @@ import { simulate } from '../../motion/simulate.ts';
 import { errorAsCued } from '../../player/asCued.ts';
 import { executed } from '../../player/execute.ts';
 import type { Random } from '../../random/random.ts';
+import { respotPlace } from '../../rack/respot.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { ELSEWHERE } from './movedBalls.ts';
 import { MANY_NODES } from './nodes.ts';
@@ -30,7 +31,7 @@ export interface OrderPlace<S> {
 
 /**
  * Plays a plan to the end with the player's errors, choosing anew where the cue ball stops. Where balls were moved, the rest
- * is planned anew, roughly. Balls that come back stand where they stood.
+ * is planned anew, roughly. Balls that come back stand where they stood, or where the rules have them when that is taken.
  * @param planner of the question, for the table as it lies
  */
 export function playOut<S>(
@@ -69,13 +70,18 @@ export function playOut<S>(
     }
     cue = { ...cue, x: struck.x, y: struck.y };
     const before = balls;
-    balls = game.onTable(state).flatMap((id) => {
+    const lying: BallOnTable[] = [];
+    const back: BallOnTable[] = [];
+    for (const id of game.onTable(state)) {
       const there = before.find((ball) => ball.id === id) ?? home.get(id);
       const now = at.get(id);
-      if (there === undefined) return [];
-      // A ball that comes back stands where it stood at first.
-      return now !== undefined && isOnTable(now) ? { ...there, x: now.x, y: now.y } : (home.get(id) ?? there);
-    });
+      if (there === undefined) continue;
+      if (now !== undefined && isOnTable(now)) lying.push({ ...there, x: now.x, y: now.y });
+      else back.push(home.get(id) ?? there);
+    }
+    for (const ball of back)
+      lying.push({ ...ball, ...respotPlace(question.table.preset, ball, [cue, ...lying]) });
+    balls = lying;
     const isMoved = balls.some((ball) => {
       const there = before.find(({ id }) => id === ball.id);
       return there === undefined || distance(there, ball) > ELSEWHERE;
