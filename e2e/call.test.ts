@@ -114,6 +114,15 @@ describe('a call', () => {
         await page.getByText('So far: 2, 1, 4, 3.').waitFor();
       },
     ],
+    [
+      'where to be',
+      'plain',
+      async () => {
+        const at = await pixelOf(page, { x: 1.27, y: 0.635 });
+        await page.mouse.click(at.x, at.y);
+        await page.getByText('Tap again to move it.').waitFor();
+      },
+    ],
     ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
     ['draw the path', 'library', undefined],
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {

@@ -1,7 +1,7 @@
 import type { CallAnswer, CallQuestion } from './question.ts';
 import { scoreCall } from './score.ts';
 
-/** A drawn way, a length or an order counts as right from this score on; verdicts and sides are right or wrong. */
+/** A drawn way, a length, an order or a place counts as right from this score on; verdicts and sides are right or wrong. */
 export const NEAR_ENOUGH = 0.7;
 
 /** A call as a round counts it: what was called against what was computed; nothing was played. */
@@ -23,12 +23,13 @@ function truthOf(question: CallQuestion): string {
     case 'draw the path':
     case 'how long is the window':
     case 'whole order':
+    case 'where to be':
       return 'near enough';
   }
 }
 
 /**
- * An answer as a round of calls counts it: the called outcome against the computed one. Drawn ways, lengths and orders, which are
+ * An answer as a round of calls counts it: the called outcome against the computed one. Drawn ways, lengths, orders and places, which are
  * never quite right, are "near enough" or "off".
  * @throws RangeError for an answer of another kind than the question asks for
  */

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { distance } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
 import { POOL, SNOOKER } from '../testing/balls.ts';
-import { anyOrder } from '../planning/order/anyOrder.ts';
+import { chanceAt, placeOnGrid } from '../planning/grid.ts';
+import { anyOrder, inOrder } from '../planning/order/anyOrder.ts';
 import { OrderPlanner } from '../planning/order/planner.ts';
 import { playOut } from '../planning/order/playOut.ts';
 import { COARSE } from '../planning/order/shotTable.ts';
@@ -181,7 +182,7 @@ describe('the score of a call', () => {
 
   it('of an answer to another question is refused', () => {
     for (const kind of CALL_KINDS)
-      expect(['verdict', 'path', 'length', 'side', 'pick', 'order']).toContain(answerKindOf(kind));
+      expect(['verdict', 'path', 'length', 'side', 'pick', 'order', 'place']).toContain(answerKindOf(kind));
     expect(() => scoreCall(pass!, { kind: 'length', metres: 1 })).toThrow(RangeError);
     expect(() => scoreCall(path!, { kind: 'side', side: 'left' })).toThrow(RangeError);
   });
@@ -256,7 +257,7 @@ describe('the whole order', () => {
     const cue = shot.balls.find(({ id }) => id === shot.strike.ball)!;
     const balls = shot.balls.filter((each) => each !== cue);
     const clearedIn = (order: readonly string[]) => {
-      const game = { ...anyOrder(order), legal: (left: readonly string[]) => left.slice(0, 1) };
+      const game = inOrder(order);
       const asked = { table: POOL, balls, game, error: executionErrorOf('team', 'pool'), detail: COARSE };
       const planner = OrderPlanner.of(asked)!;
       return Array.from({ length: 10 }, (_, k) =>
@@ -277,6 +278,51 @@ describe('the whole order', () => {
       called: 'near enough',
       computed: 'near enough',
     });
+  });
+});
+
+describe('where to be', () => {
+  const question = firstPosed('where to be');
+  if (question.kind !== 'where to be') throw new Error('another kind');
+
+  it('is the place from which the balls that follow are cleared most often', () => {
+    const { truth, worth, after, shot, best } = question;
+    const left = shot.balls.filter(({ id }) => after.includes(id));
+    expect(left.map(({ id }) => id)).toEqual(after);
+    for (const ball of left) expect(distance(ball, truth)).toBeGreaterThan(2 * ball.radius);
+    // Play-outs from there against those from a place that the map likes little.
+    const cue = shot.balls.find(({ id }) => id === shot.strike.ball)!;
+    const clearedFrom = (place: { readonly x: number; readonly y: number }) => {
+      const game = inOrder(after);
+      const error = executionErrorOf('team', 'pool');
+      const asked = { table: POOL, balls: left, game, error, detail: COARSE };
+      const planner = OrderPlanner.of(asked)!;
+      return Array.from({ length: 12 }, (_, k) =>
+        playOut(
+          asked,
+          planner,
+          { state: after, cue: { ...cue, ...place }, balls: left },
+          createRandom(k + 1),
+        ),
+      ).filter(({ end }) => end === 'cleared').length;
+    };
+    const places = [...worth.chances.keys()].map((index) => placeOnGrid(worth, index));
+    const poor = places.find(
+      (place) =>
+        chanceAt(worth, place) < 0.4 * best && left.every((ball) => distance(ball, place) > 4 * ball.radius),
+    )!;
+    expect(clearedFrom(truth)).toBeGreaterThan(clearedFrom(poor));
+  });
+
+  it('is scored by the share of the best place’s chance that a place keeps', () => {
+    const { truth, worth, best } = question;
+    expect(scoreCall(question, { kind: 'place', at: truth })).toBeCloseTo(1, 6);
+    const other = placeOnGrid(worth, 40);
+    expect(scoreCall(question, { kind: 'place', at: other })).toBeCloseTo(
+      Math.min(1, (worth.chances[40] ?? 0) / best),
+      6,
+    );
+    expect(() => scoreCall(question, { kind: 'pick', pick: '1' })).toThrow(RangeError);
   });
 });
 

@@ -9,6 +9,7 @@ export const CALL_KINDS = [
   'which suit',
   'key ball',
   'whole order',
+  'where to be',
 ] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
 

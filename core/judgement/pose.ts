@@ -9,6 +9,7 @@ import { pathOf, posePath } from './pose/path.ts';
 import { poseFirst } from './pose/first.ts';
 import { poseKeyBall } from './pose/keyBall.ts';
 import { poseOrder } from './pose/order.ts';
+import { posePlace } from './pose/place.ts';
 import { poseSuit } from './pose/suit.ts';
 import { posePlant } from './pose/plant.ts';
 import type { Poser } from './pose/poser.ts';
@@ -31,6 +32,7 @@ const POSERS: Readonly<Record<CallKind, Poser>> = {
   'which suit': poseSuit,
   'key ball': poseKeyBall,
   'whole order': poseOrder,
+  'where to be': posePlace,
 };
 
 /**
@@ -84,6 +86,7 @@ export function poseFromPlan(
     case 'which suit':
     case 'key ball':
     case 'whole order':
+    case 'where to be':
       return undefined;
   }
 }

@@ -1,5 +1,6 @@
 import type { Point } from '../math/point.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
+import type { PositionWindow } from '../planning/grid.ts';
 import type { Verdict } from '../planning/foresee.ts';
 import type { ContactSide } from '../shot/plants.ts';
 import type { PocketName } from '../table/pockets.ts';
@@ -73,6 +74,16 @@ export type CallQuestion = {
       /** A team player's chance to clear in each order, the best one first. */
       readonly worth: readonly OrderWorth[];
     }
+  | {
+      readonly kind: 'where to be';
+      /** The balls that come after the pot, in their order. */
+      readonly after: readonly string[];
+      /** The best place for the cue ball, metres. */
+      readonly truth: Point;
+      /** A team player's chance to clear them from there, and from every place, 0…1. */
+      readonly best: number;
+      readonly worth: PositionWindow;
+    }
 );
 
 /** An order of balls, and what it is worth, 0…1. */
@@ -97,7 +108,8 @@ export type CallAnswer =
   | { readonly kind: 'length'; readonly metres: number }
   | { readonly kind: 'side'; readonly side: ContactSide }
   | { readonly kind: 'pick'; readonly pick: string }
-  | { readonly kind: 'order'; readonly order: readonly string[] };
+  | { readonly kind: 'order'; readonly order: readonly string[] }
+  | { readonly kind: 'place'; readonly at: Point };
 
 /** How a question of a kind is answered. */
 export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
@@ -117,6 +129,8 @@ export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
       return 'pick';
     case 'whole order':
       return 'order';
+    case 'where to be':
+      return 'place';
   }
 }
 
@@ -127,5 +141,5 @@ export function showsStroke({ kind }: CallQuestion): boolean {
 
 /** Whether a question is about the plan of a clearance. */
 export function isPlanned(kind: CallKind): boolean {
-  return ['pick', 'order'].includes(answerKindOf(kind));
+  return ['pick', 'order', 'place'].includes(answerKindOf(kind));
 }

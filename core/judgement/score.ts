@@ -1,4 +1,5 @@
 import { distance, type Point } from '../math/point.ts';
+import { chanceAt } from '../planning/grid.ts';
 import type { CallAnswer, CallQuestion } from './question.ts';
 
 /** A drawn path that is off by this in the mean is worth nothing, metres. */
@@ -35,8 +36,8 @@ export function meanApart(a: readonly Point[], b: readonly Point[]): number {
 
 /**
  * What a call is worth, 0…1: a verdict or a side is right or wrong, a drawn path loses by its mean distance from the true
- * one (nothing left at half a metre), a length by its share of the longer of both, a pick or an order by the
- * share of the best one's worth that it keeps.
+ * one (nothing left at half a metre), a length by its share of the longer of both, a pick, an order or a
+ * place by the share of the best one's worth that it keeps.
  * @throws RangeError for an answer of another kind than the question asks for
  */
 export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
@@ -63,6 +64,11 @@ export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
       const best = question.worth[0]?.value ?? 0;
       const own = question.worth.find(({ pick }) => pick === answer.pick)?.value ?? 0;
       return best <= 0 ? 0 : own / best;
+    }
+    case 'where to be': {
+      if (answer.kind !== 'place') break;
+      const { best, worth } = question;
+      return best <= 0 ? 0 : Math.min(1, chanceAt(worth, answer.at) / best);
     }
     case 'whole order': {
       if (answer.kind !== 'order') break;

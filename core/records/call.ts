@@ -51,6 +51,7 @@ const ANSWERS = {
     metres: finite().min(0, '${path} must be at least 0').max(20, '${path} must be at most 20'),
   }).exact(UNKNOWN),
   side: object({ kind: choice(['side']), side: choice(['left', 'full', 'right']) }).exact(UNKNOWN),
+  place: object({ kind: choice(['place']), at: pointSchema.required(MISSING) }).exact(UNKNOWN),
   order: object({
     kind: choice(['order']),
     order: array(text(12))
@@ -76,6 +77,8 @@ export const callAnswerSchema = lazy((value: unknown) => {
       return ANSWERS.pick.required(MISSING);
     case 'order':
       return ANSWERS.order.required(MISSING);
+    case 'place':
+      return ANSWERS.place.required(MISSING);
     default:
       return noneOf('kind', Object.keys(ANSWERS));
   }

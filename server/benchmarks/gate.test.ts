@@ -26,13 +26,7 @@ const NOT_SHIPPED = [
   'three-red-break 2',
 ];
 /** Clearances that a first-season player never brings to their end, or a title player always does. */
-const AT_AN_END = [
-  'colours-home 1',
-  'key-and-lock 1',
-  'moored 2',
-  'no-rail-clear 1',
-  'no-rail-clear 2',
-];
+const AT_AN_END = ['colours-home 1', 'key-and-lock 1', 'moored 2', 'no-rail-clear 1', 'no-rail-clear 2'];
 /** Neighbouring levels come too near each other: it feeds no rating. */
 const TELLS_TOO_LITTLE = ['break-the-ice 1', 'colours-home 2'];
 const stages = (await readLibrary('library'))

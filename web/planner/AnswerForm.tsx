@@ -71,6 +71,21 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
           </Button>
         </Group>
       );
+    case 'place': {
+      const at = points.at(-1);
+      return (
+        <Group>
+          <Text size="sm">{at === undefined ? 'Tap the table.' : 'Tap again to move it.'}</Text>
+          <Button
+            size="lg"
+            disabled={at === undefined}
+            onClick={() => at !== undefined && onAnswer({ kind: 'place', at })}
+          >
+            {verb}
+          </Button>
+        </Group>
+      );
+    }
     case 'path':
       return (
         <Group>

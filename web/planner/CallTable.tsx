@@ -8,7 +8,9 @@ import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { DrawnPath } from '../table/DrawnPath.tsx';
 import { MovingBalls } from '../table/MovingBalls.tsx';
+import { WindowMark } from '../table/WindowMark.tsx';
 import { CUE } from '../table/labShot.ts';
+import { worthBands } from './order/worthBands.ts';
 import type { Replay } from '../table/replay.ts';
 
 interface CallTableProps {
@@ -57,6 +59,9 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
             onKey: key,
           })}
     >
+      {revealed && question.kind === 'where to be' && (
+        <WindowMark window={question.worth} bands={worthBands(question.worth)} wanted={question.truth} />
+      )}
       {revealed &&
         result.paths?.map((path) => (
           <PathMark

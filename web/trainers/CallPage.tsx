@@ -5,6 +5,7 @@ import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { pathAfterHit } from '../../core/judgement/pose/path.ts';
+import type { CallQuestion } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
 import { simulate } from '../../core/motion/simulate.ts';
 import { writtenAnswer } from '../../core/records/call.ts';
@@ -23,6 +24,11 @@ import { CallTable } from '../planner/CallTable.tsx';
 import { keepCall } from './keepCall.ts';
 
 const LARGEST_SEED = 1_000_000;
+
+/** Of a way that is to be tapped the hit is there already. */
+function firstPoints({ kind, shot }: CallQuestion): readonly Point[] {
+  return kind === 'draw the path' ? pathAfterHit(shot).slice(0, 1) : [];
+}
 
 /** The positions of the drills on a kind of table. */
 function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readonly PositionOfDrill[] {
@@ -61,7 +67,7 @@ export function CallPage() {
         dispatch({ kind: 'leave' });
         return;
       }
-      setPoints(pathAfterHit(posed.question.shot).slice(0, 1));
+      setPoints(firstPoints(posed.question));
       dispatch({ kind: 'ask', ...posed });
     },
     networkMode: 'always',
@@ -95,13 +101,15 @@ export function CallPage() {
   }
 
   const drawing =
-    question?.kind === 'draw the path' &&
+    (question?.kind === 'draw the path' || question?.kind === 'where to be') &&
     (state.step === 'asked' || (state.step === 'committed' && state.coach === undefined));
   const shown =
     revealed || state.step === 'committed' ? [state.answer, revealed ? state.coach?.answer : undefined] : [];
-  const drawnBefore = shown.flatMap((answer) => (answer?.kind === 'path' ? [answer.points] : []));
+  const drawnBefore = shown.flatMap((answer) =>
+    answer?.kind === 'path' ? [answer.points] : answer?.kind === 'place' ? [[answer.at]] : [],
+  );
   // The player's way is not for the coach to see before the coach's own is locked.
-  const drawn = revealed ? drawnBefore : question?.kind === 'draw the path' ? [points] : [];
+  const drawn = revealed ? drawnBefore : drawing ? [points] : [];
 
   return (
     <div className="lab">
@@ -125,7 +133,12 @@ export function CallPage() {
             key={JSON.stringify(question.shot.strike)}
             question={question}
             drawn={drawn}
-            onPoint={drawing ? (place) => setPoints((before) => [...before, place]) : undefined}
+            onPoint={
+              drawing
+                ? (place) =>
+                    setPoints((before) => (question.kind === 'where to be' ? [place] : [...before, place]))
+                : undefined
+            }
             revealed={revealed}
             replay={replay}
           />
@@ -139,7 +152,7 @@ export function CallPage() {
             pending={posing.isPending}
             onUndoPoint={() => setPoints((before) => before.slice(0, -1))}
             onCommit={(answer) => {
-              setPoints((before) => before.slice(0, 1));
+              setPoints(question === undefined ? [] : firstPoints(question));
               dispatch({ kind: 'commit', answer });
             }}
             onLock={(answer) => dispatch({ kind: 'lock coach', answer })}

@@ -25,6 +25,7 @@ describe('a call in words', () => {
       'Which suit',
       'Which is the key ball',
       'The whole order',
+      'Where to be',
     ]);
     expect(kindWords('in-off or not', 'snooker')).toBe('In-off or not');
     expect(kindWords('which side of the plant', 'snooker')).toBe('Which side of the plant');

@@ -25,6 +25,8 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
       return 'Which is the key ball';
     case 'whole order':
       return 'The whole order';
+    case 'where to be':
+      return 'Where to be';
   }
 }
 
@@ -57,6 +59,8 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
       return 'One suit and then the 8. Which suit does a team player clear more often, the lower or the higher one?';
     case 'key ball':
       return 'Clear the table in any order. Which ball costs a team player most when another one is played in its place?';
+    case 'where to be':
+      return `${pot}, then the ${question.after.join(' and the ')}. Tap where you want the cue ball, so that both follow.`;
     case 'whole order':
       return 'Clear the table. In which order does a team player clear it most often?';
   }
@@ -76,6 +80,8 @@ export function answerWords(answer: CallAnswer): string {
       return `the ${answer.pick}`;
     case 'order':
       return answer.order.join(', ');
+    case 'place':
+      return 'the place that is marked';
   }
 }
 
@@ -130,6 +136,8 @@ export function explainCall(question: CallQuestion, vocabulary: Vocabulary): str
     }
     case 'key ball':
       return `The ${question.truth}: the ${question.instead} in its place costs ${Math.round(100 * (question.worth[0]?.value ?? 0))} points of a hundred. The plan: ${question.order.join(', ')}.`;
+    case 'where to be':
+      return `From the best places a team player clears the ${question.after.join(' and the ')} ${percent(question.best)} of the time: the darker the ground, the better the place.`;
     case 'whole order': {
       const [best, second] = question.worth;
       const next =

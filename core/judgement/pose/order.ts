@@ -1,5 +1,4 @@
-import { anyOrder } from '../../planning/order/anyOrder.ts';
-import type { OrderGame } from '../../planning/order/nodes.ts';
+import { anyOrder, inOrder } from '../../planning/order/anyOrder.ts';
 import { QUICK_LOOK } from '../../planning/order/look.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
 import { WIDE } from '../../planning/order/shotTable.ts';
@@ -28,11 +27,6 @@ function ordersOf(balls: readonly string[]): readonly (readonly string[])[] {
   return balls.flatMap((first) =>
     ordersOf(balls.filter((each) => each !== first)).map((rest) => [first, ...rest]),
   );
-}
-
-/** Balls that go one after the other. */
-function inOrder(order: readonly string[]): OrderGame<readonly string[]> {
-  return { ...anyOrder(order), legal: (left) => left.slice(0, 1) };
 }
 
 /** Four balls thrown on the table: in which order does a team player clear them most often? */

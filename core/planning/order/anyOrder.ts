@@ -11,3 +11,8 @@ export function anyOrder(balls: readonly string[]): OrderGame<readonly string[]>
     after: (left, potted) => left.filter((id) => id !== potted),
   };
 }
+
+/** The order of balls that go one after the other. */
+export function inOrder(balls: readonly string[]): OrderGame<readonly string[]> {
+  return { ...anyOrder(balls), legal: (left) => left.slice(0, 1) };
+}

@@ -9,6 +9,7 @@ import { BallMark, LandingMark, PathMark } from '../../table/marks.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { WindowMark } from '../../table/WindowMark.tsx';
 import { CUE } from '../../table/labShot.ts';
+import { worthBands } from './worthBands.ts';
 
 interface OrderTableProps {
   readonly table: Table;
@@ -21,15 +22,6 @@ interface OrderTableProps {
   readonly selected?: string;
   readonly onDrag?: (phase: DragPhase, place: Point) => void;
   readonly onKey?: (event: KeyboardEvent) => void;
-}
-
-/** Shares of the best chance of clearing at which its map is contoured. */
-const SHARES = [0.75, 0.88, 0.96];
-
-/** Contours of a map, by its best place; whole percents, each once. */
-function bandsOf({ worth }: PlanStep) {
-  const best = worth.chances.reduce((most, value) => Math.max(most, value), 0);
-  return SHARES.map((share, i) => ({ chance: Math.round(100 * share * best) / 100, points: i + 1 }));
 }
 
 /** The plan as a numbered way over the table, and the map of where the cue ball should be for one of its shots. */
@@ -46,7 +38,7 @@ export const OrderTable = memo(function OrderTable(props: OrderTableProps) {
       {...(onKey && { onKey })}
     >
       {looked !== undefined && from !== undefined && (
-        <WindowMark window={looked.worth} bands={bandsOf(looked)} wanted={from} />
+        <WindowMark window={looked.worth} bands={worthBands(looked.worth)} wanted={from} />
       )}
       {ways.map((way, i) =>
         way.paths

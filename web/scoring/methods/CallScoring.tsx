@@ -213,6 +213,7 @@ function choicesFor(
     case 'path':
     case 'length':
     case 'order':
+    case 'place':
       return [];
   }
 }
