@@ -65,6 +65,8 @@ const FEW = 2;
  * nothing at all there would be no difference between strokes.
  */
 const HOPE = 0.02;
+/** What a ball that fell by rule is worth where nothing is on afterwards: more than one that did not. */
+const FELL = 1e-6;
 /** Pots that are less likely are not played. */
 const LEAST_CHANCE = 0.02;
 
@@ -260,7 +262,7 @@ export class OrderPlanner<S> {
       seen++;
       const cue = result.rest.find(({ id }) => id === struck);
       if (cue === undefined || !isOnTable(cue) || allowed?.(result, stroke) === false) continue;
-      sum += map === undefined ? 1 : this.#valueAt(next, map, cue, stroke, result);
+      sum += map === undefined ? 1 : Math.max(FELL, this.#valueAt(next, map, cue, stroke, result));
     }
     if (seen === 0) return { ...stroke, value: 0 };
     // What was seen corrects the closed form, the more the more often it was tried.
