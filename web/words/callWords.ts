@@ -137,7 +137,7 @@ export function explainCall(question: CallQuestion, vocabulary: Vocabulary): str
     case 'key ball':
       return `The ${question.truth}: the ${question.instead} in its place costs ${Math.round(100 * (question.worth[0]?.value ?? 0))} points of a hundred. The plan: ${question.order.join(', ')}.`;
     case 'where to be':
-      return `From the best places a team player clears the ${question.after.join(' and the ')} ${percent(question.best)} of the time: the darker the ground, the better the place.`;
+      return `By the plan a team player clears the ${question.after.join(' and the ')} from the best places in ${Math.round(100 * question.best)} of a hundred tries; the darker the ground, the better the place.`;
     case 'whole order': {
       const [best, second] = question.worth;
       const next =
