@@ -10,6 +10,7 @@ import type { Table } from '../../core/table/table.ts';
 import { isPlannable } from '../../core/virtual/shotRules.ts';
 import { useViewer } from '../api/viewer.ts';
 import { OneOf } from '../controls/fields.tsx';
+import { isPlanKept } from '../planner/order/isKept.ts';
 import { OrderTable } from '../planner/order/OrderTable.tsx';
 import { PlanCard } from '../planner/order/PlanCard.tsx';
 import { useOrderPlan } from '../planner/order/useOrderPlan.ts';
@@ -34,7 +35,7 @@ export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefi
   const [level, setLevel] = useState<LevelName>('team');
   const [looked, setLooked] = useState(0);
   const { task, conditions } = drill;
-  const isKept = useViewer().role === 'player' && drill.hidesPlan === true;
+  const isKept = isPlanKept(useViewer(), drill);
   const order = task.kind === 'clear' && isPlannable(drill) ? task.order : undefined;
   const balls = useMemo(
     () => (order === undefined ? [] : ballsOfSetUp(setUp(drill, table.preset, SEED))),

@@ -27,6 +27,7 @@ type Tried = readonly (readonly ({ readonly landing: Point | undefined } | undef
  * Where executions of a stroke leave the cue ball: what the strokes beside it, of other paces and heights, did tells how the
  * landing moves with an error of either, so that none needs to be played.
  * @param speeds of the rows of what was tried, m/s, rising @param heights of its columns, ball radii, rising
+ * @param error standard deviations of pace (share) and of the tip (ball radii), ≥ 0
  * @param tried strokes as planned @param i row and @param j column of the stroke
  */
 export function landingsAround(

@@ -188,6 +188,14 @@ describe('a plan for a table', () => {
     expect(planner.choose(game.after(game.start, '1', 'foot-left'), cue, fromThere)).toBeUndefined();
   });
 
+  it('proposes no stroke of which every execution breaks a condition', () => {
+    const { cue, balls } = thrownTable(2, 1);
+    const ids = balls.map(({ id }) => id);
+    const asked = { table: POOL, balls, game: gameOf(ids, ids), error: TEAM, detail: COARSE };
+    expect(OrderPlanner.of(asked)!.choose(ids, cue, balls)).toBeDefined();
+    expect(OrderPlanner.of({ ...asked, allowed: () => false })!.choose(ids, cue, balls)).toBeUndefined();
+  });
+
   it('has for its key ball the one that another in its place costs most', () => {
     const { cue, balls } = thrownTable(4, 33);
     const ids = balls.map(({ id }) => id);

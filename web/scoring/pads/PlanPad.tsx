@@ -9,6 +9,7 @@ import type { Table } from '../../../core/table/table.ts';
 import { isPlannable } from '../../../core/virtual/shotRules.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { choiceWords, wantedWords } from '../../planner/order/costWords.ts';
+import { isPlanKept } from '../../planner/order/isKept.ts';
 import { adviceQuery, PLANNED_FOR } from '../../planner/order/moments.ts';
 import { useWords } from '../../words/useWords.ts';
 
@@ -33,7 +34,7 @@ export function PlanPad({ drill, table, log, set, over, seed }: PlanPadProps) {
     getInitialValueInEffect: false,
   });
   const { vocabulary } = useWords();
-  const isKept = useViewer().role === 'player' && drill.hidesPlan === true;
+  const isKept = isPlanKept(useViewer(), drill);
   const moments = useMemo(
     () =>
       shown && !over && !isKept ? planMoments(drill, table, { ...(log ?? NOTHING_YET), set }, seed) : [],
