@@ -1,5 +1,4 @@
-import { distance, type Point } from '../math/point.ts';
-import { contactDistance } from '../motion/ballBall.ts';
+import type { Point } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
@@ -11,6 +10,7 @@ import { inHandAfter } from '../drill/inHand.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import { legalBalls } from '../drill/legalBalls.ts';
 import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/rules.ts';
+import { respotPlace } from '../rack/respot.ts';
 import type { PocketName } from '../table/pockets.ts';
 import { brokenConditions, choosePot } from './choosePot.ts';
 import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
@@ -136,6 +136,7 @@ function playOn(
     const landing = stopped === undefined ? null : { x: stopped.x, y: stopped.y };
     shots.push({ ball: chosen.ball, pocket: chosen.pocket, ...played, landing });
     left = respotted(
+      player,
       after.filter(({ id }) => id !== CUE_BALL),
       start.home,
       [...attempt.respot, ...off.filter((id) => id !== CUE_BALL)],
@@ -151,8 +152,9 @@ function playOn(
   return { attempt, shots, left: cueBall === undefined ? left : [cueBall, ...left] };
 }
 
-/** Balls put back where they stood at first, or as near as they find room towards the foot end. */
+/** Balls put back where they stood at first, or where the rules have them when that place is taken. */
 function respotted(
+  { table: { preset } }: VirtualPlayer,
   left: readonly BallOnTable[],
   objects: readonly BallOnTable[],
   back: readonly string[],
@@ -162,13 +164,8 @@ function respotted(
   for (const id of back) {
     const home = objects.find((ball) => ball.id === id);
     if (home === undefined) continue;
-    let x = home.x;
-    const taken = () =>
-      [...balls, ...(cue === undefined ? [] : [cue])].some(
-        (ball) => distance(ball, { x, y: home.y }) < contactDistance(ball.radius, home.radius),
-      );
-    while (taken() && x < home.x + 0.5) x += 0.005;
-    balls.push({ ...home, x });
+    const others = cue === undefined ? balls : [...balls, cue];
+    balls.push({ ...home, ...respotPlace(preset, home, others) });
   }
   return balls;
 }
