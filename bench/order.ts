@@ -3,8 +3,9 @@ import { blankDrill } from '../core/drill/draft.ts';
 import { CUE_BALL, layOut } from '../core/drill/layout.ts';
 import { orderGameOf } from '../core/drill/orderGame.ts';
 import type { BallOnTable } from '../core/motion/shot.ts';
+import { CAREFUL, QUICK_LOOK } from '../core/planning/order/look.ts';
 import { OrderPlanner } from '../core/planning/order/planner.ts';
-import { COARSE, FINE, type TableDetail } from '../core/planning/order/shotTable.ts';
+import { COARSE, FINE, GLANCE, type TableDetail } from '../core/planning/order/shotTable.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { drillSchema, type Drill, type Order } from '../core/records/drill.ts';
 import { completeDrill } from '../core/records/drillText/complete.ts';
@@ -28,7 +29,14 @@ function planned(order: Order, { cue, balls }: LyingTable, detail: TableDetail, 
   const game = orderGameOf(order, { onTable, last: undefined, suit: undefined });
   const start = performance.now();
   const error = executionErrorOf('team', table.preset.game);
-  OrderPlanner.of({ table, balls, game, error, detail })?.choose(game.start, cue, balls);
+  OrderPlanner.of({
+    table,
+    balls,
+    game,
+    error,
+    detail,
+    look: detail === GLANCE ? QUICK_LOOK : CAREFUL,
+  })?.choose(game.start, cue, balls);
   return performance.now() - start;
 }
 
@@ -96,11 +104,11 @@ function ledger(name: string): Figure {
 const REDS: Order = { kind: 'red and colour' };
 
 export const orders: Readonly<Record<string, () => Figure>> = {
-  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, COARSE, 'under 300'),
+  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, GLANCE, 'under 300'),
   'order.seven': () => planning('order.seven', { kind: 'any' }, 7, FINE, 'under 3,000'),
-  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, COARSE, 'under 300'),
+  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, GLANCE, 'under 300'),
   'order.nine': () => planning('order.nine', { kind: 'rotation' }, 9, FINE, 'under 3,000'),
-  'order.suit.first': () => planning('order.suit.first', SUITS, 15, COARSE, 'under 2,000'),
+  'order.suit.first': () => planning('order.suit.first', SUITS, 15, GLANCE, 'under 2,000'),
   'order.suit': () => planningOnce('order.suit', SUITS, thrownTable(15, 2), 'under 10,000'),
   'order.fifteen': () => planningOnce('order.fifteen', { kind: 'any' }, thrownTable(15, 2), 'under 20,000'),
   'order.colours': () => planningOnce('order.colours', REDS, snooker('colours-home'), 'under 2,000', SNOOKER),

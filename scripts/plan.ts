@@ -9,6 +9,6 @@ try {
   console.log(JSON.stringify({ error: 'the input is not valid JSON' }));
   process.exit(1);
 }
-const answer = answerPlanFile(input);
+const answer = answerPlanFile(input, () => performance.now());
 process.exitCode = 'error' in answer ? 1 : 0;
 process.stdout.write(`${JSON.stringify(answer, null, 2)}\n`);

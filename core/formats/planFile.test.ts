@@ -39,6 +39,22 @@ describe('a question for the order of a clearance', () => {
     expect(answerPlanFile(QUESTION)).toEqual(answer);
   }, 60_000);
 
+  it('plays no more once its seconds are over, unless it is told how often', () => {
+    let now = 0;
+    const late = () => (now += 700);
+    const playsOf = (question: object) => {
+      const answer = answerPlanFile(question, late);
+      if (!('found' in answer) || !answer.found) throw new Error('no plan');
+      expect(Object.values(answer.ends).reduce((sum, n) => sum + n, 0)).toBe(answer.chance.plays);
+      return answer.chance.plays;
+    };
+    const { play, ...open } = QUESTION;
+    expect(playsOf({ ...open, seconds: 0.5 })).toBe(8);
+    // The clock is looked at before each play-out from the ninth on: 0.7 s more each time.
+    expect(playsOf({ ...open, seconds: 1.5 })).toBe(10);
+    expect(playsOf({ ...open, seconds: 0.5, play: play + 4 })).toBe(12);
+  });
+
   it('keeps to wishes, and to a pocket in turn where the drill asks for it', () => {
     // Both lie for the same corner pocket.
     const two = {

@@ -7,7 +7,8 @@ import { bestChoice, type PlannedChoice, type PlayedChance } from '../planning/o
 import { planOrder, type KeyBall, type PlannedProblem, type PlanStep } from '../planning/order/orderPlan.ts';
 import { MOST_NODES } from '../planning/order/nodes.ts';
 import type { BallAtStep } from '../planning/order/wishes.ts';
-import { COARSE, FINE } from '../planning/order/shotTable.ts';
+import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
+import { COARSE, FINE, GLANCE } from '../planning/order/shotTable.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../player/levels.ts';
 import { CONDITIONS } from '../records/drill.ts';
 import { orderSchema } from '../records/drillText/order.ts';
@@ -24,8 +25,9 @@ export const PLAN_FORMAT = 'jolly-rail/plan';
 export const PLAN_VERSION = 1;
 
 const UNKNOWN = '${path} has the unknown field ${properties}';
-/** From so many seconds on a plan is made finely. */
+/** From so many seconds on a plan is made finely; roughly from so many, and in less only at a glance. */
 const FINE_FROM_S = 2;
+const ROUGH_FROM_S = 0.8;
 /** Where nothing is said. */
 const SECONDS = 5;
 const PLAYS = 60;
@@ -170,6 +172,12 @@ function written({ shot, alternative, ...step }: PlanStep): WrittenStep {
   return { ball, pocket, strike, chance, value, landing, travel, cushions, alternative: alternative ?? null };
 }
 
+/** How closely a plan is made in so many seconds. */
+function closenessIn(seconds: number) {
+  if (seconds < ROUGH_FROM_S) return { detail: GLANCE, look: QUICK_LOOK };
+  return { detail: seconds < FINE_FROM_S ? COARSE : FINE, look: CAREFUL };
+}
+
 function suitsOf(chances: readonly PlannedChoice[]) {
   const better = bestChoice(chances);
   return { chances, better: better === undefined ? null : better + 1 };
@@ -178,18 +186,20 @@ function suitsOf(chances: readonly PlannedChoice[]) {
 /**
  * Answers a question for the order of a clearance.
  * @param value parsed JSON
+ * @param clock milliseconds: where the file does not say how many play-outs, they end with its seconds; left out, all are played
  * @returns the plan; why there is none; or an error that names the field
  */
-export function answerPlanFile(value: unknown): PlanAnswer {
+export function answerPlanFile(value: unknown, clock?: () => number): PlanAnswer {
   try {
-    return answer(planFileSchema.validateSync(value));
+    return answer(planFileSchema.validateSync(value), clock);
   } catch (error) {
     if (error instanceof ValidationError) return { error: error.message };
     throw error;
   }
 }
 
-function answer(file: PlanFile): PlanAnswer {
+function answer(file: PlanFile, clock: (() => number) | undefined): PlanAnswer {
+  const begun = clock?.() ?? 0;
   const table = tableOf(file);
   const { preset } = table;
   const balls = file.balls.map(({ id, x, y }): BallOnTable => ({
@@ -202,7 +212,7 @@ function answer(file: PlanFile): PlanAnswer {
   const ids = balls.map(({ id }) => id);
   if (new Set([...ids, CUE_BALL]).size <= ids.length)
     return { error: 'balls must each have a name of its own' };
-  const { cueBall, player, order, conditions = [], seconds = SECONDS, seed = 1, play = PLAYS } = file;
+  const { cueBall, player, order, conditions = [], seconds = SECONDS, seed = 1, play } = file;
   const cue =
     typeof cueBall === 'string'
       ? undefined
@@ -224,10 +234,11 @@ function answer(file: PlanFile): PlanAnswer {
     balls,
     game,
     error: typeof player === 'string' ? executionErrorOf(player, preset.game) : player,
-    detail: seconds < FINE_FROM_S ? COARSE : FINE,
+    ...closenessIn(seconds),
     cue,
     seed,
-    plays: play,
+    plays: play ?? PLAYS,
+    isTimeUp: play === undefined && clock !== undefined ? () => clock() - begun > 1000 * seconds : undefined,
     choices: suitChoices(order, game.start),
     ...shotRulesOf(conditions, wishes),
   });

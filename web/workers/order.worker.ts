@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
 import { orderGameOf, suitChoices } from '../../core/drill/orderGame.ts';
 import { planOrder } from '../../core/planning/order/orderPlan.ts';
-import { COARSE, FINE } from '../../core/planning/order/shotTable.ts';
+import { CAREFUL, QUICK_LOOK } from '../../core/planning/order/look.ts';
+import { FINE, GLANCE } from '../../core/planning/order/shotTable.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';
@@ -27,7 +28,7 @@ function answer(asked: OrderAsked, rough: boolean): OrderTold {
     error,
     cue,
     places,
-    detail: rough ? COARSE : FINE,
+    ...(rough ? { detail: GLANCE, look: QUICK_LOOK } : { detail: FINE, look: CAREFUL }),
     seed: SEED,
     plays: rough ? ROUGH_PLAYS : PLAYS,
     choices: suitChoices(order, game.start),

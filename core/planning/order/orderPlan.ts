@@ -25,8 +25,10 @@ export interface PlanRequest<S> extends OrderQuestion<S> {
   /** Where a cue ball in hand may lie, metres; undefined for anywhere. */
   readonly places?: readonly Point[] | undefined;
   readonly seed: number;
-  /** Fresh play-outs by which the chance is told, ≥ 1. */
+  /** Fresh play-outs by which the chance is told, ≥ 1: so many at most. */
   readonly plays: number;
+  /** Whether no more play-outs are to be begun, once a few were played; left out, all are. */
+  readonly isTimeUp?: (() => boolean) | undefined;
   /** What may be chosen before the first shot, such as the suit: each is played out as well. */
   readonly choices?: readonly S[];
 }
@@ -86,6 +88,9 @@ export interface OrderPlan {
 /** Places in hand that are looked at closely, the best by the map. */
 const PLACES = 6;
 
+/** Of fewer play-outs nothing can be said, however little time there is. */
+const FEWEST_PLAYS = 8;
+
 /** What a question for an order comes to. */
 export type OrderAnswer =
   | { readonly kind: 'plan'; readonly plan: OrderPlan }
@@ -114,7 +119,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
     const way = walk(request, planner, from);
     const own = ownBalls(game, choice);
     return {
-      ...chanceOf(endsFrom(request, planner, from), plays),
+      ...chanceOf(endsFrom(request, planner, from)),
       order: way.steps.map(({ ball }) => ball),
       complete: way.complete,
       travel: way.steps.reduce((sum, { travel }) => sum + travel, 0),
@@ -128,7 +133,7 @@ export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
     cue: { x: cue.x, y: cue.y },
     steps,
     complete,
-    chance: chanceOf(ends, plays),
+    chance: chanceOf(ends),
     choices,
     ends,
     states: planner.size,
@@ -193,16 +198,17 @@ function walk<S>(
 
 type Ends = Readonly<Partial<Record<ClearanceEnd, number>>>;
 
-const chanceOf = (ends: Ends, plays: number): PlayedChance => ({
-  ...wilson(ends.cleared ?? 0, plays),
-  plays,
-});
+function chanceOf(ends: Ends): PlayedChance {
+  const plays = Object.values(ends).reduce((sum, n) => sum + n, 0);
+  return { ...wilson(ends.cleared ?? 0, plays), plays };
+}
 
 /** How the plan's play-outs from a place end. */
 function endsFrom<S>(request: PlanRequest<S>, planner: OrderPlanner<S>, from: OrderPlace<S>): Ends {
   const ends: Partial<Record<ClearanceEnd, number>> = {};
   const random = createRandom(request.seed);
-  for (let k = 0; k < request.plays; k++) {
+  const { plays, isTimeUp } = request;
+  for (let k = 0; k < plays && (k < FEWEST_PLAYS || isTimeUp?.() !== true); k++) {
     const { end } = playOut(request, planner, from, random.fork(k));
     ends[end] = (ends[end] ?? 0) + 1;
   }
