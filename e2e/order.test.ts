@@ -76,6 +76,48 @@ describe('the bench for orders', () => {
     await reads(plan(), /Lower suit: \d+ to \d+ %, higher suit: \d+ to \d+ %\. Take the lower one\./);
   });
 
+  it('takes a drill over with its rules, throws balls, breaks a rack, and lays the levels side by side', async () => {
+    await open(THREE);
+    const set = async () => {
+      await page.getByRole('button', { name: 'Set the table' }).click();
+      return page.getByRole('dialog', { name: 'Set the table' });
+    };
+    let dialog = await set();
+    await dialog.getByRole('combobox', { name: 'A drill' }).fill('Far sh');
+    await page.getByRole('option', { name: 'Far shores' }).click();
+    await dialog.getByRole('button', { name: 'Take it over' }).click();
+    await page.waitForURL(/drill=far-shores/);
+    await expect
+      .poll(() => page.getByRole('combobox', { name: 'Clear in' }).inputValue())
+      .toBe('As in “Far shores”');
+    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+
+    dialog = await set();
+    await dialog.getByRole('textbox', { name: 'Balls' }).fill('2');
+    await dialog.getByRole('button', { name: 'Throw them' }).click();
+    await page.waitForURL((url) => !url.searchParams.has('drill'));
+    await page
+      .getByRole('region', { name: 'Balls' })
+      .getByRole('button', { name: '2', exact: true })
+      .waitFor();
+
+    const levels = page.getByRole('region', { name: 'By level' });
+    await open(THREE);
+    await levels.getByRole('button', { name: 'Compare the levels' }).click();
+    await levels.getByRole('row', { name: /^Title \d+ to \d+\s% \d$/ }).waitFor({ timeout: 60_000 });
+    const share = async (name: RegExp) =>
+      Number((await levels.getByRole('row', { name }).innerText()).match(/(\d+) to/)?.[1]);
+    expect(await share(/^Title/)).toBeGreaterThan(await share(/^First season/));
+
+    dialog = await set();
+    await dialog.getByRole('button', { name: 'Break nine balls' }).click();
+    await page.waitForURL(/order=rotation/);
+    dialog = await set();
+    const saved = page.waitForEvent('download');
+    await dialog.getByRole('button', { name: 'Save this table' }).click();
+    expect((await saved).suggestedFilename()).toBe('table.plan.json');
+  });
+
   it('keeps what is asked in the address, and a better player clears it more surely', async () => {
     await open(THREE);
     await plan().locator('ol li').nth(2).waitFor({ timeout: 60_000 });

@@ -3,6 +3,7 @@ import { orderGameOf, type PlanState } from '../drill/orderGame.ts';
 import { beginAttempt, clearanceRules, playShot, type Attempt } from '../drill/rules.ts';
 import type { Point } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
+import type { OrderGame } from '../planning/order/nodes.ts';
 import { OrderPlanner, type PlannedStroke } from '../planning/order/planner.ts';
 import { COARSE } from '../planning/order/shotTable.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
@@ -11,6 +12,7 @@ import type { LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
+import { potKindOf, type PotKind } from './potKind.ts';
 import { shotRulesOf } from './shotRules.ts';
 
 /** What a shot cost in chance of clearing, 0…1; what was won is negative. Choice, pot and position add up to the whole. */
@@ -27,6 +29,8 @@ export interface LedgerEntry {
   readonly choice: number;
   readonly pot: number;
   readonly position: number;
+  /** Undefined where the pocket is not known. */
+  readonly kind: PotKind | undefined;
 }
 
 /** A clearance without a fault is what is counted. */
@@ -64,6 +68,40 @@ export function carriesLedger(
   return over !== undefined || first.landing !== null;
 }
 
+/** The plan by which the shots of a clearance are judged. */
+export type LedgerPlanner = OrderPlanner<PlanState>;
+
+/**
+ * The plan for a ledger: whoever works out several of the same table needs it once.
+ * @param base as it is played at the stage @param objects the object balls as the attempt began
+ * @returns undefined for more balls than can be planned @throws RangeError for a drill that asks for no clearance
+ */
+export function ledgerPlanner(
+  { table, error }: LedgerPlayer,
+  base: Drill,
+  objects: readonly BallOnTable[],
+): LedgerPlanner | undefined {
+  const game = gameOf(base, objects);
+  const rules = shotRulesOf(base.conditions);
+  return OrderPlanner.of({ table, balls: objects, game, error, detail: COARSE, ...rules });
+}
+
+function gameOf(base: Drill, objects: readonly BallOnTable[]): OrderGame<PlanState> {
+  const rules = clearanceRules({ ...base, faults: ENDING });
+  const { onTable, last, suit } = beginAttempt(
+    rules,
+    objects.map(({ id }) => id),
+  );
+  const alternating = base.conditions.includes('alternating pockets');
+  return orderGameOf(rules.order, { onTable, last, suit }, { alternating });
+}
+
+/** Who played, at which table. */
+interface LedgerPlayer {
+  readonly table: Table;
+  readonly error: ExecutionError;
+}
+
 /** A moment of an attempt at which the plan is asked. */
 interface Moment {
   readonly attempt: Attempt;
@@ -78,15 +116,16 @@ interface Moment {
  * leaves against what this one left). The chances are the values of the plan at the player's own error. It ends with the
  * first fault, or where the cue ball's place was not marked; other balls are taken to lie where they were set.
  * @param objects the object balls as the attempt began; @param cue where the cue ball lay, undefined where nobody marked it
- * @param shots as they were logged; yields an entry for each as it is worked out; none for more balls than can be planned
+ * @param planned the plan, for whoever has it @param shots as they were logged; yields an entry for each as it is worked out; none for more balls than can be planned
  * @throws RangeError for a drill that asks for no clearance
  */
 export function* ledgerOf(
-  { table, error }: { readonly table: Table; readonly error: ExecutionError },
+  player: LedgerPlayer,
   base: Drill,
   objects: readonly BallOnTable[],
   cue: Point | undefined,
   shots: readonly LoggedShot[],
+  planned?: LedgerPlanner,
 ): Generator<LedgerEntry> {
   const drill: Drill = { ...base, faults: ENDING };
   const rules = clearanceRules(drill);
@@ -94,18 +133,10 @@ export function* ledgerOf(
     rules,
     objects.map(({ id }) => id),
   );
-  const alternating = drill.conditions.includes('alternating pockets');
-  const { onTable, last, suit } = first;
-  const game = orderGameOf(rules.order, { onTable, last, suit }, { alternating });
+  const { table } = player;
+  const game = gameOf(base, objects);
   if (cue === undefined || !carriesLedger(base, objects, cue, shots)) return;
-  const planner = OrderPlanner.of({
-    table,
-    balls: objects,
-    game,
-    error,
-    detail: COARSE,
-    ...shotRulesOf(drill.conditions),
-  });
+  const planner = planned ?? ledgerPlanner(player, base, objects);
   if (planner === undefined) return;
   const momentOf = (attempt: Attempt, place: Point): Moment => ({
     attempt,
@@ -131,7 +162,9 @@ export function* ledgerOf(
     const expected = worth(played);
     const attempt = playShot(rules, moment.attempt, { potted, inOff, broken });
     const at = pocket ?? played?.pocket;
-    const entry = { shot: i + 1, ball, pocket: at, before, choice: before - expected };
+    const object = moment.left.find(({ id }) => id === ball);
+    const kind = at && object && potKindOf(table, moment.cue, object, at);
+    const entry = { shot: i + 1, ball, pocket: at, before, choice: before - expected, kind };
     if (attempt.over !== undefined && attempt.over !== 'cleared') {
       yield { ...entry, after: 0, pot: expected, position: 0 };
       return;

@@ -16,6 +16,7 @@ const entry = (shot: number, costs: Partial<LedgerEntry>): LedgerEntry => ({
   choice: 0,
   pot: 0,
   position: 0,
+  kind: undefined,
   ...costs,
 });
 

@@ -62,7 +62,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const plan = useQuery(planQuery(position, choice.on));
   const { term } = useWords();
   const playback = usePlayback(plan.data);
-  const clearance = useClearancePlan(staged, built);
+  const clearance = useClearancePlan(staged, stage, built);
   return (
     <div
       style={{

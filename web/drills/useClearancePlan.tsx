@@ -1,5 +1,6 @@
-import { Button, Text, Title } from '@mantine/core';
+import { Button, Group, Text, Title } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { placesInHand } from '../../core/drill/inHand.ts';
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
@@ -15,6 +16,7 @@ import { OrderTable } from '../planner/order/OrderTable.tsx';
 import { PlanCard } from '../planner/order/PlanCard.tsx';
 import { useOrderPlan } from '../planner/order/useOrderPlan.ts';
 import { usePlayedStep } from '../planner/order/usePlayedStep.ts';
+import { shotToLink, shotWith } from '../table/labShot.ts';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;
@@ -28,9 +30,9 @@ interface ShownPlan {
 
 /**
  * The plan of a drill that asks for a clearance: not before somebody asks, so that a student can think first.
- * @param drill as it is played at the stage @returns undefined for another drill
+ * @param drill as it is played at the stage, a number from 1 @returns undefined for another drill
  */
-export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefined {
+export function useClearancePlan(drill: Drill, stage: number, table: Table): ShownPlan | undefined {
   const [isAsked, setAsked] = useState(false);
   const [level, setLevel] = useState<LevelName>('team');
   const [looked, setLooked] = useState(0);
@@ -89,6 +91,13 @@ export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefi
       positions={positions}
     />
   );
+  const lab = `/lab/order?${new URLSearchParams({
+    order: 'drill',
+    drill: drill.slug,
+    stage: String(stage),
+    level,
+    shot: shotToLink(shotWith(table, balls)),
+  }).toString()}`;
   const card = (
     <PlanCard
       planning={planning}
@@ -96,7 +105,12 @@ export function useClearancePlan(drill: Drill, table: Table): ShownPlan | undefi
       onStep={setLooked}
       above={
         <>
-          <OneOf label="For a player of" value={level} values={LEVEL_NAMES} onChange={setLevel} />
+          <Group align="end" gap={8}>
+            <OneOf label="For a player of" value={level} values={LEVEL_NAMES} onChange={setLevel} />
+            <Button size="xs" variant="default" component={Link} to={lab} className="no-print">
+              Open in the lab
+            </Button>
+          </Group>
           {drill.thrown !== null && (
             <Text size="sm" c="dimmed">
               The balls are thrown for each attempt: this is one of the ways in which they may lie.

@@ -15,7 +15,7 @@ import { percent } from '../words/units.ts';
 import { ledgerOfAttempt } from '../workers/solver.ts';
 import { ledgerAttempts, type LedgerAttempt } from './ledgerAttempts.ts';
 import { DearestDrill } from './DearestDrill.tsx';
-import { costWords, dearestOf } from './ledgerWords.ts';
+import { ASSUMED_RATING, costWords, dearestOf } from './ledgerWords.ts';
 
 interface LedgerPartProps {
   readonly playerId: string;
@@ -24,9 +24,6 @@ interface LedgerPartProps {
   readonly drill: Drill;
   readonly ratings: readonly SkillRating[];
 }
-
-/** The level whose chances are taken for a player without a rating in run-outs. */
-const ASSUMED = 50;
 
 /** What each shot of a clearance cost in chance of clearing; for attempts that were written down shot by shot. */
 export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) {
@@ -49,7 +46,7 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
         {
           drill,
           on: asPlayed(state.data),
-          rating: rating ?? ASSUMED,
+          rating: rating ?? ASSUMED_RATING,
           objects: layout.balls,
           cue: layout.cue,
           shots: attempt.log.shots,

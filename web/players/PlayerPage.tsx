@@ -15,6 +15,7 @@ import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { BreaksPart } from './BreaksPart.tsx';
 import { CausesPart } from './CausesPart.tsx';
 import { KindPart } from './KindPart.tsx';
+import { LedgerSums } from './LedgerSums.tsx';
 import { MonthsPart } from './MonthsPart.tsx';
 import { NextDrills } from './NextDrills.tsx';
 import { filterOf } from './progressFilter.ts';
@@ -71,6 +72,7 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
             <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
+            <LedgerSums playerId={id} ratings={progress.data.ratings} />
             <CausesPart playerId={id} game={TABLE_PRESETS[kinds[0]?.table.preset ?? 'pool-9ft'].game} />
             <ThumbPart ratings={progress.data.ratings} preset={kinds[0]?.table.preset ?? 'pool-9ft'} />
             <CallRecord playerId={id} />

@@ -44,6 +44,19 @@ export function firstShot(table: Table): Shot {
   };
 }
 
+/** Where a cue ball in hand waits, shares of the table. */
+const IN_HAND = { along: 0.2, across: 0.5 };
+
+/** A shot on a table with these balls; a cue ball that is not among them waits behind the line. */
+export function shotWith(table: Table, balls: readonly BallOnTable[]): Shot {
+  const shot = { ...firstShot(table), balls };
+  if (balls.some(({ id }) => id === CUE)) return shot;
+  return moveBall(addBall(shot, CUE), CUE, {
+    x: IN_HAND.along * table.length,
+    y: IN_HAND.across * table.width,
+  });
+}
+
 /** Balls that can be put on: numbers on pool tables, a second red and the colours on snooker tables. */
 export function addableBalls({ table, balls }: Shot): readonly string[] {
   const all =

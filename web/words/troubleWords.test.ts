@@ -10,6 +10,7 @@ const entry = {
   choice: 0,
   pot: 0,
   position: 0,
+  kind: undefined,
 };
 
 it('the origin of trouble is told in points, by what was lost how', () => {

@@ -1,18 +1,28 @@
 import { expose } from 'comlink';
 import { orderGameOf, suitChoices } from '../../core/drill/orderGame.ts';
-import { planOrder } from '../../core/planning/order/orderPlan.ts';
+import { planOrder, type OrderAnswer } from '../../core/planning/order/orderPlan.ts';
 import { CAREFUL, QUICK_LOOK } from '../../core/planning/order/look.ts';
-import { FINE, GLANCE } from '../../core/planning/order/shotTable.ts';
+import { COARSE, FINE, GLANCE } from '../../core/planning/order/shotTable.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';
+import { executionErrorOf, LEVEL_NAMES } from '../../core/player/levels.ts';
 
 const SEED = 4610;
 /** Fresh play-outs of the rough plan, and of the one that stays. */
 const ROUGH_PLAYS = 10;
 const PLAYS = 60;
+/** Fresh play-outs for each level, where all are laid side by side. */
+const LEVEL_PLAYS = 40;
 
-function answer(asked: OrderAsked, rough: boolean): OrderTold {
+/** How closely a plan is made. */
+const CLOSENESS = {
+  rough: { detail: GLANCE, look: QUICK_LOOK, plays: ROUGH_PLAYS },
+  'by level': { detail: COARSE, look: QUICK_LOOK, plays: LEVEL_PLAYS },
+  fine: { detail: FINE, look: CAREFUL, plays: PLAYS },
+} as const;
+
+function answer(asked: OrderAsked, closeness: keyof typeof CLOSENESS): OrderAnswer {
   const { table, balls, cue, places, order, conditions, error, wishes } = asked;
   const onTable = balls.map(({ id }) => id);
   const game = orderGameOf(
@@ -20,7 +30,7 @@ function answer(asked: OrderAsked, rough: boolean): OrderTold {
     { onTable, last: undefined, suit: undefined },
     { wishes, alternating: conditions.includes('alternating pockets') },
   );
-  const planned = planOrder({
+  return planOrder({
     table: tableOf(table),
     balls,
     game,
@@ -28,22 +38,29 @@ function answer(asked: OrderAsked, rough: boolean): OrderTold {
     error,
     cue,
     places,
-    ...(rough ? { detail: GLANCE, look: QUICK_LOOK } : { detail: FINE, look: CAREFUL }),
+    ...CLOSENESS[closeness],
     seed: SEED,
-    plays: rough ? ROUGH_PLAYS : PLAYS,
     choices: suitChoices(order, game.start),
   });
-  return { ...planned, rough };
 }
+
+/** Lets what was told out before the next computation takes the thread. */
+const letOut = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 const solver: OrderSolver = {
   async plan(asked, onRough) {
-    const rough = answer(asked, true);
-    if (rough.kind === 'too many') return rough;
+    const rough: OrderTold = { ...answer(asked, 'rough'), rough: true };
+    if (rough.kind === 'too many') return { ...rough, rough: false };
     onRough(rough);
-    // Lets the rough plan out before the other one takes the thread.
-    await new Promise((resolve) => setTimeout(resolve, 0));
-    return answer(asked, false);
+    await letOut();
+    return { ...answer(asked, 'fine'), rough: false };
+  },
+  async levels(asked, onLevel) {
+    const { game } = asked.table.preset;
+    for (const level of LEVEL_NAMES) {
+      onLevel({ level, answer: answer({ ...asked, error: executionErrorOf(level, game) }, 'by level') });
+      await letOut();
+    }
   },
 };
 

@@ -3,7 +3,7 @@ import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { OrderAnswer } from '../../core/planning/order/orderPlan.ts';
 import type { OrderWishes } from '../../core/planning/order/wishes.ts';
 import type { TableText } from '../../core/planning/position/question.ts';
-import type { ExecutionError } from '../../core/player/levels.ts';
+import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Condition, Order } from '../../core/records/drill.ts';
 
 /** A table to be cleared, how, and who plays. */
@@ -24,8 +24,16 @@ export interface OrderAsked {
 /** An answer, and whether a closer one is still to come. */
 export type OrderTold = OrderAnswer & { readonly rough: boolean };
 
+/** The plan of a player of a level, planned roughly. */
+export interface LevelTold {
+  readonly level: LevelName;
+  readonly answer: OrderAnswer;
+}
+
 /** What the worker for orders does. */
 export interface OrderSolver {
   /** @param onRough told as soon as there is a rough plan */
   plan(asked: OrderAsked, onRough: (answer: OrderTold) => void): Promise<OrderTold>;
+  /** The same table for each level. @param onLevel told of each as it is there */
+  levels(asked: OrderAsked, onLevel: (told: LevelTold) => void): Promise<void>;
 }

@@ -11,7 +11,7 @@ import { benchmarkLevels } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { roundsFrom, virtualRounds, type VirtualRound } from '../../core/virtual/playRound.ts';
 import { rulesOfThumb } from '../../core/virtual/rulesOfThumb.ts';
-import { ledgerOf, type LedgerEntry } from '../../core/virtual/ledger.ts';
+import { ledgerOf, ledgerPlanner, type LedgerEntry, type LedgerPlanner } from '../../core/virtual/ledger.ts';
 import { executionErrorAt, type ExecutionError } from '../../core/player/levels.ts';
 import type { PlayedAt, Solver, TableAsPlayed } from './protocol.ts';
 
@@ -23,6 +23,9 @@ const LEAST_ROUNDS = 3;
 
 /** The last drill solved, and on which table: a benchmark follows right after its plan. */
 let last: { readonly text: string; readonly plan: PlannedShot } | undefined;
+
+/** The last table of which a ledger was worked out: the next attempt often begins with the same one. */
+let lastLedger: { readonly text: string; readonly planner: LedgerPlanner | undefined } | undefined;
 
 function planOf(drill: PositionDrill, { card, conditions }: TableAsPlayed): PlannedShot {
   const text = JSON.stringify([drill, card, conditions]);
@@ -107,7 +110,9 @@ const solver: Solver = {
     const table = tableOfCard(on.card, on.conditions);
     const player = { table, error: executionErrorAt(rating, table.preset.game) };
     const entries: LedgerEntry[] = [];
-    for (const entry of ledgerOf(player, drill, objects, cue, shots)) {
+    const text = JSON.stringify([drill, on, rating, objects]);
+    if (lastLedger?.text !== text) lastLedger = { text, planner: ledgerPlanner(player, drill, objects) };
+    for (const entry of ledgerOf(player, drill, objects, cue, shots, lastLedger.planner)) {
       entries.push(entry);
       onEntry([...entries]);
       // Lets the entry out before the next one takes the thread.

@@ -1,22 +1,18 @@
-import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot } from '../../../core/motion/shot.ts';
-import { drillFromOrder } from '../../../core/drill/orderDrill.ts';
 import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
 import { listedWishes, NO_WISHES, type OrderWishes } from '../../../core/planning/order/wishes.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { tablesQuery } from '../../api/tables.ts';
-import { useViewer } from '../../api/viewer.ts';
-import { useDraftDrill } from '../../controls/useDraftDrill.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { Loading } from '../../controls/Loading.tsx';
-import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { OrderTable } from '../../planner/order/OrderTable.tsx';
 import { PlanCard } from '../../planner/order/PlanCard.tsx';
@@ -24,9 +20,7 @@ import { usePlayedStep } from '../../planner/order/usePlayedStep.ts';
 import { STILL_MS } from '../../planner/usePictures.ts';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { useBallDrag } from '../../table/ballDrag.ts';
-import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
-import { pocketWords } from '../../words/places.ts';
-import { useWords } from '../../words/useWords.ts';
+import { addBall, CUE, moveBall, onTable, removeBall } from '../../table/labShot.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
 import { firstPosition } from '../labStart.ts';
@@ -40,14 +34,17 @@ import {
   orderSettingFrom,
   type OrderName,
 } from './orderSetting.ts';
+import { LevelsCard } from './LevelsCard.tsx';
 import { OrdersCard, VIEW_WORDS } from './OrdersCard.tsx';
+import { OrderTools } from './OrderTools.tsx';
 import { StepTools } from './StepTools.tsx';
+import { useDrillRules } from './useDrillRules.ts';
 import { planIn, useOrders } from './useOrders.ts';
 import { WishesCard } from './WishesCard.tsx';
 
 const NO_STEPS: readonly PlanStep[] = [];
 
-const ORDER_WORDS: Readonly<Record<OrderName, string>> = {
+const ORDER_WORDS: Readonly<Record<Exclude<OrderName, 'drill'>, string>> = {
   any: 'any order',
   rotation: 'lowest number first',
   suits: 'one suit, then the 8',
@@ -65,19 +62,17 @@ export function OrderPage() {
 
 function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { params, set } = useAddress();
-  const { vocabulary } = useWords();
-  const viewer = useViewer();
-  const openDraft = useDraftDrill();
   const [state, dispatch] = useReducer(strokeReducer, undefined, () => {
     const position = firstPosition(params, tables);
     return startStroke(
       params.has('shot') ? position : { ...position, shot: firstTable(position.shot.table) },
     );
   });
-  const { steps: history, selected } = state;
-  const { shot, chosen } = history.present;
+  const { selected } = state;
+  const { shot, chosen } = state.steps.present;
   const ids = useMemo(() => shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id])), [shot.balls]);
-  const setting = orderSettingFrom(params, ids);
+  const rules = useDrillRules(params);
+  const setting = orderSettingFrom(params, ids, rules?.order);
   const [looked, setLooked] = useState(0);
   const [tapped, setTapped] = useState<readonly string[]>();
 
@@ -88,11 +83,11 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
       table: { preset, parameters },
       balls: shot.balls.filter((ball) => ball !== cue),
       cue: cue ?? { id: CUE, x: 0, y: 0, radius: preset.cueBallRadius, mass: preset.cueBallMass },
-      order: orderOf(setting.order, ids),
-      conditions: [],
+      order: orderOf(setting.order, ids, rules?.order),
+      conditions: (setting.order === 'drill' ? rules?.conditions : undefined) ?? [],
       error: executionErrorOf(setting.level, preset.game),
     };
-  }, [shot, ids, setting.order, setting.level]);
+  }, [shot, ids, setting.order, setting.level, rules]);
   const key = JSON.stringify(asked);
   const [settled] = useDebouncedValue(key, STILL_MS);
   const orders = useOrders(settled === key && ids.length > 0 ? key : undefined, asked, ids);
@@ -150,39 +145,29 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     else return;
     event.preventDefault();
   });
-  async function makeDrill() {
-    const cue = shot.balls.find(({ id }) => id === CUE);
-    const drill = drillFromOrder({ ...asked, table: shot.table, cue }, planned, (pocket) =>
-      pocketWords(pocket, vocabulary),
-    );
-    await openDraft(`order ${crypto.randomUUID()}`, drill);
-  }
-
   return (
     <div className="lab">
       <Stack gap={8}>
         <div className="no-print">
           <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
         </div>
-        <Group gap={6} className="no-print">
-          <UndoRedo
-            past={history.past}
-            future={history.future}
-            onUndo={() => dispatch({ kind: 'undo' })}
-            onRedo={() => dispatch({ kind: 'redo' })}
-          />
-          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
-            Link
-          </Button>
-          <Button size="xs" variant="default" disabled={planned.length === 0} onClick={() => window.print()}>
-            Print
-          </Button>
-          {viewer.role === 'coach' && ids.length > 0 && (
-            <Button size="xs" variant="default" onClick={() => void makeDrill()}>
-              Make a drill of it
-            </Button>
-          )}
-        </Group>
+        <OrderTools
+          state={state}
+          asked={asked}
+          level={setting.level}
+          planned={planned}
+          dispatch={dispatch}
+          onSet={({ position, order, drill }) => {
+            wish(NO_WISHES);
+            setLooked(0);
+            dispatch({ kind: 'set up', position });
+            set({
+              order,
+              drill: drill?.slug ?? null,
+              stage: drill === undefined ? null : String(drill.stage),
+            });
+          }}
+        />
         <OrderTable
           table={shot.table}
           balls={shot.balls}
@@ -209,8 +194,8 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             <OneOf
               label="Clear in"
               value={setting.order}
-              values={ordersFor(ids)}
-              wordOf={(name) => ORDER_WORDS[name]}
+              values={ordersFor(ids, rules?.order)}
+              wordOf={(name) => (name === 'drill' ? `as in “${rules?.title ?? ''}”` : ORDER_WORDS[name])}
               onChange={(order) => set({ order: order === 'any' ? null : order })}
             />
             <OneOf
@@ -265,6 +250,7 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             setLooked(at);
           }}
         />
+        {ids.length > 0 && <LevelsCard asked={{ ...asked, wishes: NO_WISHES }} tableKey={key} />}
         <div className="no-print">
           <BallPanel
             shot={shot}

@@ -6,9 +6,12 @@ import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { addBall, CUE, firstShot, moveBall } from '../../table/labShot.ts';
 
-/** How a table may be cleared in the lab. */
-export const ORDERS = ['any', 'rotation', 'suits', 'red and colour'] as const;
+/** How a table may be cleared in the lab: in an order of the bench's own, or as a drill has it that was taken over. */
+export const ORDERS = ['any', 'rotation', 'suits', 'red and colour', 'drill'] as const;
 export type OrderName = (typeof ORDERS)[number];
+
+/** An order as a drill's text has it. */
+export type ClearOrder = Extract<Drill['task'], { readonly kind: 'clear' }>['order'];
 
 /** What is asked of the balls. */
 export interface OrderSetting {
@@ -19,13 +22,22 @@ export interface OrderSetting {
 const LAST = '8';
 const isNumber = (id: string) => /^\d+$/.test(id);
 
-/** The orders in which some balls can be asked for. @param ids of the object balls */
-export function ordersFor(ids: readonly string[]): readonly OrderName[] {
+/** The bench's own name for an order; any order where it has none. */
+export function orderNameOf({ kind }: Order): OrderName {
+  return ORDERS.find((name) => name === kind) ?? 'any';
+}
+
+/**
+ * The orders in which some balls can be asked for.
+ * @param ids of the object balls @param rules of the drill that was taken over
+ */
+export function ordersFor(ids: readonly string[], rules?: Order): readonly OrderName[] {
   const numbers = ids.every(isNumber);
   const suits = numbers && ids.includes(LAST) && ids.some((id) => Number(id) < 8);
   return ORDERS.filter((name) => {
     if (name === 'rotation') return numbers;
     if (name === 'suits') return suits;
+    if (name === 'drill') return rules !== undefined;
     return name === 'any' || ids.some((id) => id.startsWith('red'));
   });
 }
@@ -34,7 +46,9 @@ export function ordersFor(ids: readonly string[]): readonly OrderName[] {
 export function orderOf(
   name: OrderName,
   ids: readonly string[],
-): Extract<Drill['task'], { readonly kind: 'clear' }>['order'] {
+  rules: ClearOrder = { kind: 'any' },
+): ClearOrder {
+  if (name === 'drill') return rules;
   if (name !== 'suits') return { kind: name };
   const suits = [ids.filter((id) => Number(id) < 8), ids.filter((id) => Number(id) > 8)];
   return { kind: 'suits', suits, last: LAST, both: false };
@@ -56,9 +70,13 @@ export function nextAfter(
 }
 
 /** The setting that an address names, as far as these balls allow it. */
-export function orderSettingFrom(params: URLSearchParams, ids: readonly string[]): OrderSetting {
+export function orderSettingFrom(
+  params: URLSearchParams,
+  ids: readonly string[],
+  rules?: Order,
+): OrderSetting {
   return {
-    order: ordersFor(ids).find((name) => name === params.get('order')) ?? 'any',
+    order: ordersFor(ids, rules).find((name) => name === params.get('order')) ?? 'any',
     level: LEVEL_NAMES.find((name) => name === params.get('level')) ?? 'team',
   };
 }

@@ -13,7 +13,7 @@ export const list = (ids: readonly string[]) => ids.map((id) => `the ${id}`).joi
 export function chanceWords({ chance, complete }: OrderPlan, rough: boolean): string {
   const { share, plays } = chance;
   const made = Math.round(share * plays);
-  const told = `Played ${plays} times, it cleared ${made}: a chance of ${range(chance)}.`;
+  const told = `Played ${plays} times, it cleared ${made}: a chance of ${rangeWords(chance)}.`;
   const end = complete ? '' : ' The plan does not reach the end: nothing is on after its last shot.';
   return `${rough ? 'First look. ' : ''}${told}${end}`;
 }
@@ -37,7 +37,8 @@ export function adviceWords({ keyBall, problems, choices }: OrderPlan): readonly
   return [...suitWords(choices), ...key, ...hard];
 }
 
-const range = ({ low, high }: PlayedChance) => `${Math.round(100 * low)} to ${percent(high)}`;
+/** "61 to 80 %" */
+export const rangeWords = ({ low, high }: PlayedChance) => `${Math.round(100 * low)} to ${percent(high)}`;
 
 /** "Lower suit: 61 to 80 %, higher suit: 58 to 78 %. They are a tie." */
 function suitWords(choices: OrderPlan['choices']): readonly string[] {
@@ -46,7 +47,7 @@ function suitWords(choices: OrderPlan['choices']): readonly string[] {
   const better =
     ['Take the lower one.', 'Take the higher one.'][bestChoice(choices) ?? -1] ?? 'They are a tie.';
   return [
-    `Lower suit: ${range(lower)}, higher suit: ${range(higher)}. ${better}`,
+    `Lower suit: ${rangeWords(lower)}, higher suit: ${rangeWords(higher)}. ${better}`,
     `Lower: ${suitFacts(lower)}.`,
     `Higher: ${suitFacts(higher)}.`,
   ];
@@ -67,7 +68,7 @@ function suitFacts({ travel, longest, complete, hard, clusters, spare }: Planned
 
 /** What wishes cost: "Your order: 52 to 70 %. It costs 13 points of a hundred against the plan." */
 export function wishWords(free: PlayedChance, wished: PlayedChance): string {
-  const told = `Your way: ${range(wished)}; the plan: ${range(free)}.`;
+  const told = `Your way: ${rangeWords(wished)}; the plan: ${rangeWords(free)}.`;
   const better = bestChoice([free, wished]);
   if (better === undefined) return `${told} They are a tie.`;
   const points = Math.round(100 * Math.abs(free.share - wished.share));
