@@ -45,7 +45,7 @@ function largestGain({ table, balls, strike }: Shot): { readonly gain: number; r
   let before = first;
   let gain = 0;
   let events = 0;
-  while (playNext(e, true)) {
+  while (playNext(e, true, false)) {
     const after = totalEnergy(e);
     gain = Math.max(gain, (after - before) / first);
     before = after;

@@ -12,9 +12,10 @@ import { Phase } from './state.ts';
 /**
  * Plays the next event of the engine's balls.
  * @param shared whether a blow that reaches several balls is integrated as one
+ * @param untilMeeting whether it ends just before two balls meet
  * @returns false when nothing happens any more
  */
-export function playNext(e: Engine, shared: boolean): boolean {
+export function playNext(e: Engine, shared: boolean, untilMeeting: boolean): boolean {
   const { own, meet } = e;
   const count = e.s.count;
   let time = Infinity;
@@ -38,10 +39,23 @@ export function playNext(e: Engine, shared: boolean): boolean {
   e.now = time;
   const second = meets ? e.mate[first]! : -1;
   if (second < 0) playOwn(e, first);
-  else if (e.mateVersion[first] === e.version[second]) playMeeting(e, first, second, shared);
+  else if (e.mateVersion[first] === e.version[second]) {
+    if (untilMeeting) {
+      comeTogether(e, Math.min(first, second), Math.max(first, second));
+      return false;
+    }
+    playMeeting(e, first, second, shared);
+  }
   // The other ball has changed since: who is met next is asked again now that it is due.
   else predictMeetings(e, first);
   return true;
+}
+
+/** Two balls where they meet, before the blow. */
+function comeTogether(e: Engine, i: number, j: number): void {
+  advance(e.s, i, e.now, e.table.parameters);
+  advance(e.s, j, e.now, e.table.parameters);
+  note(e, Note.BallBall, i, j);
 }
 
 function playMeeting(e: Engine, first: number, second: number, shared: boolean): void {
@@ -49,9 +63,7 @@ function playMeeting(e: Engine, first: number, second: number, shared: boolean):
   const p = e.table.parameters;
   const i = Math.min(first, second);
   const j = Math.max(first, second);
-  advance(s, i, e.now, p);
-  advance(s, j, e.now, p);
-  note(e, Note.BallBall, i, j);
+  comeTogether(e, i, j);
   if (shared && isShared(e, i, j)) {
     const changed = runContactPhase(e, i, j);
     for (const k of changed) renew(e, k);

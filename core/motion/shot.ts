@@ -110,4 +110,6 @@ export interface SimulateOptions {
   readonly contactPhase?: boolean;
   /** Stop as soon as this ball has fallen or lies still: enough for the question whether it is potted. */
   readonly untilSettled?: string;
+  /** Stop just before two balls meet for the first time: the way up to the first ball, without the blow. */
+  readonly untilMeeting?: boolean;
 }

@@ -51,8 +51,9 @@ function run(
   begin(e, balls, moving, first, options.paths === true);
   const awaited = options.untilSettled === undefined ? -1 : e.s.ids.indexOf(options.untilSettled);
   const shared = options.contactPhase ?? true;
+  const untilMeeting = options.untilMeeting ?? false;
   while (e.notes < EVENT_CAP && !hasSettled(e, awaited)) {
-    if (!playNext(e, shared)) break;
+    if (!playNext(e, shared, untilMeeting)) break;
   }
   return resultOf(e, balls, e.notes < EVENT_CAP, options.events ?? true);
 }

@@ -114,6 +114,23 @@ describe('the ledger of an attempt', () => {
     expect(bad?.pot).toBeCloseTo(good?.pot ?? NaN, 9);
   });
 
+  it('begins with the second shot where the cue ball was in hand, and tells of it what one from there tells', () => {
+    const balls = [ball('1', 0.12, 0.12), ball('2', 2.2, 0.4), ball('3', 1.4, 1.0)];
+    const at = { x: 1.2, y: 0.5 };
+    const after = { x: 0.7, y: 0.6 };
+    const shots = [
+      shot({ ball: '1', potted: ['1'], landing: at }),
+      shot({ ball: '2', pocket: 'foot-right', potted: ['2'], landing: after }),
+    ];
+    const [second, ...more] = work(60, balls, undefined, shots);
+    expect(more).toEqual([]);
+    expect(second?.shot).toBe(2);
+    const both = work(60, balls, { x: 0.5, y: 0.5 }, shots);
+    expect(both.map((entry) => entry.shot)).toEqual([1, 2]);
+    expect(second?.before).toBeCloseTo(both[1]?.before ?? NaN, 9);
+    expect(second?.choice).toBeCloseTo(both[1]?.choice ?? NaN, 9);
+  });
+
   it('ends where nobody marked the cue ball, and says nothing without a start', () => {
     const balls = [hanger, ball('2', 2.42, 0.12)];
     expect(work(50, balls, undefined, [shot({ ball: '1', potted: ['1'] })])).toEqual([]);

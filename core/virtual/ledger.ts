@@ -41,9 +41,37 @@ const ENDING = {
   'condition broken': 'ends the attempt',
 } as const;
 
+/** The first shot of an attempt before which the cue ball's place is known. */
+interface KnownStart {
+  /** Its number from 0. */
+  readonly index: number;
+  readonly attempt: Attempt;
+  readonly cue: Point;
+}
+
+/** Where a ledger begins: a cue ball that was in hand is known from where it stopped first. */
+function knownStart(
+  rules: ReturnType<typeof clearanceRules>,
+  objects: readonly BallOnTable[],
+  cue: Point | undefined,
+  shots: readonly LoggedShot[],
+): KnownStart | undefined {
+  let attempt = beginAttempt(
+    rules,
+    objects.map(({ id }) => id),
+  );
+  if (cue !== undefined) return { index: 0, attempt, cue };
+  for (const [i, shot] of shots.entries()) {
+    attempt = playShot(rules, attempt, shot);
+    if (attempt.over !== undefined) return undefined;
+    if (shot.landing !== null) return { index: i + 1, attempt, cue: shot.landing };
+  }
+  return undefined;
+}
+
 /**
  * Whether an attempt was written down fully enough for a ledger of at least one shot: the cue ball's place is known
- * before its first, and after it unless that ended the attempt.
+ * before it, and after it unless that ended the attempt.
  * @param objects the object balls as the attempt began; @param cue where the cue ball lay, metres, undefined where nobody
  * marked it; @param shots as they were logged
  * @throws RangeError for a drill that asks for no clearance
@@ -54,18 +82,11 @@ export function carriesLedger(
   cue: Point | undefined,
   shots: readonly LoggedShot[],
 ): boolean {
-  const first = shots[0];
-  if (cue === undefined || first === undefined || first.ball === null) return false;
   const rules = clearanceRules({ ...base, faults: ENDING });
-  const { over } = playShot(
-    rules,
-    beginAttempt(
-      rules,
-      objects.map(({ id }) => id),
-    ),
-    first,
-  );
-  return over !== undefined || first.landing !== null;
+  const start = knownStart(rules, objects, cue, shots);
+  const first = start && shots[start.index];
+  if (start === undefined || first === undefined || first.ball === null) return false;
+  return first.landing !== null || playShot(rules, start.attempt, first).over !== undefined;
 }
 
 /** The plan by which the shots of a clearance are judged. */
@@ -114,7 +135,7 @@ interface Moment {
  * The ledger of one attempt: what each shot cost this player in chance of clearing without a fault, split into choice (the
  * best ball and pocket against those that were played), pot (a miss loses what was left) and position (what an average pot
  * leaves against what this one left). The chances are the values of the plan at the player's own error. It ends with the
- * first fault, or where the cue ball's place was not marked; other balls are taken to lie where they were set.
+ * first fault, or where the cue ball's place was not marked, and begins where that is known first; other balls are taken to lie where they were set.
  * @param objects the object balls as the attempt began; @param cue where the cue ball lay, undefined where nobody marked it
  * @param planned the plan, for whoever has it @param shots as they were logged; yields an entry for each as it is worked out; none for more balls than can be planned
  * @throws RangeError for a drill that asks for no clearance
@@ -129,13 +150,10 @@ export function* ledgerOf(
 ): Generator<LedgerEntry> {
   const drill: Drill = { ...base, faults: ENDING };
   const rules = clearanceRules(drill);
-  const first = beginAttempt(
-    rules,
-    objects.map(({ id }) => id),
-  );
   const { table } = player;
   const game = gameOf(base, objects);
-  if (cue === undefined || !carriesLedger(base, objects, cue, shots)) return;
+  const start = knownStart(rules, objects, cue, shots);
+  if (start === undefined || !carriesLedger(base, objects, cue, shots)) return;
   const planner = planned ?? ledgerPlanner(player, base, objects);
   if (planner === undefined) return;
   const momentOf = (attempt: Attempt, place: Point): Moment => ({
@@ -150,9 +168,9 @@ export function* ledgerOf(
   };
   const worth = (stroke: PlannedStroke | undefined) => stroke?.value ?? 0;
 
-  let moment = momentOf(first, cue);
+  let moment = momentOf(start.attempt, start.cue);
   let value = best(moment);
-  for (const [i, { ball, pocket, potted, inOff, broken, landing }] of shots.entries()) {
+  for (const [i, { ball, pocket, potted, inOff, broken, landing }] of shots.slice(start.index).entries()) {
     if (ball === null || moment.attempt.over !== undefined) return;
     const before = worth(value);
     const played =
@@ -164,7 +182,7 @@ export function* ledgerOf(
     const at = pocket ?? played?.pocket;
     const object = moment.left.find(({ id }) => id === ball);
     const kind = at && object && potKindOf(table, moment.cue, object, at);
-    const entry = { shot: i + 1, ball, pocket: at, before, choice: before - expected, kind };
+    const entry = { shot: start.index + i + 1, ball, pocket: at, before, choice: before - expected, kind };
     if (attempt.over !== undefined && attempt.over !== 'cleared') {
       yield { ...entry, after: 0, pot: expected, position: 0 };
       return;

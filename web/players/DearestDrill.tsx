@@ -26,7 +26,7 @@ export function DearestDrill({ entries, asked, drill, state }: DearestDrillProps
   const dearest = dearestOf(entries);
   if (viewer.role !== 'coach' || dearest?.pocket === undefined || costOf(dearest) < LEAST_COST) return null;
   const { shot, ball, pocket } = dearest;
-  const follower = entries[shot];
+  const follower = entries.find((each) => each.shot === shot + 1);
   const next = follower?.pocket === undefined ? undefined : { ball: follower.ball, pocket: follower.pocket };
   async function makeDrill(at: PocketName) {
     const { card, conditions } = asPlayed(state);

@@ -60,7 +60,7 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
   if (found === undefined) return null;
   const { trouble, table, ordinal, log } = found;
   // By the plan, where it follows the attempt to the shot that failed; else by the chances of the pots alone.
-  const origin = entries.length === log.shots.length ? originOfTrouble(entries) : undefined;
+  const origin = entries.at(-1)?.shot === log.shots.length ? originOfTrouble(entries) : undefined;
 
   return (
     <section aria-label="Where the trouble began" data-testid="trouble">
@@ -106,7 +106,7 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
     const { shot, ball, pocket } = origin.entry;
     const moment = planMoments(drill, table, log, round.seed)[shot - 1];
     if (moment?.cue === undefined || moment.cue === 'in hand' || pocket === undefined) return trouble;
-    const after = entries[shot];
+    const after = entries.find((each) => each.shot === shot + 1);
     const next = after?.pocket === undefined ? undefined : { ball: after.ball, pocket: after.pocket };
     return { cue: moment.cue, balls: moment.balls, ball, pocket, next };
   }
