@@ -1,6 +1,7 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
+import { kicks } from './kicks.ts';
 import { orders } from './order.ts';
 import { drag } from './drag.ts';
 import { millions, playerPage } from './playerPage.ts';
@@ -19,6 +20,7 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'backward.map': backward,
   'window.snooker': window12ft,
   ...orders,
+  ...kicks,
   'plan.drill': planDrill,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,

@@ -7,8 +7,8 @@ import { MOST_NODES } from '../planning/order/nodes.ts';
 import type { BallAtStep } from '../planning/order/wishes.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
 import { COARSE, FINE, GLANCE } from '../planning/order/shotTable.ts';
-import { executionErrorOf } from '../player/levels.ts';
 import { shotRulesOf, UNPLANNED } from '../virtual/shotRules.ts';
+import { errorOf } from './questionFields.ts';
 import { lyingTableOf, planFileSchema, type PlanFile } from './planFileSchema.ts';
 
 /** From so many seconds on a plan is made finely; roughly from so many, and in less only at a glance. */
@@ -117,7 +117,7 @@ function answer(file: PlanFile, clock: (() => number) | undefined): PlanAnswer {
     table,
     balls,
     game,
-    error: typeof player === 'string' ? executionErrorOf(player, table.preset.game) : player,
+    error: errorOf(player, table.preset.game),
     ...closenessIn(seconds),
     cue,
     seed,

@@ -1,54 +1,34 @@
-import { array, lazy, number, object, string, type InferType } from 'yup';
+import { array, lazy, object, string, type InferType } from 'yup';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { BallOnTable } from '../motion/shot.ts';
-import { LEVEL_NAMES, type LevelName } from '../player/levels.ts';
+import type { LevelName } from '../player/levels.ts';
 import { CONDITIONS, type Order } from '../records/drill.ts';
 import { orderSchema } from '../records/drillText/order.ts';
 import { choice, finite, text } from '../records/fields.ts';
-import { tableCardSchema } from '../records/tableCard.ts';
-import { standardCard, tableOfCard, type TableCard } from '../table/card.ts';
+import type { TableCard } from '../table/card.ts';
 import { POCKET_NAMES } from '../table/pockets.ts';
-import { PRESET_IDS, type PresetId } from '../table/preset.ts';
+import type { PresetId } from '../table/preset.ts';
 import type { Table } from '../table/table.ts';
+import {
+  ballSchema,
+  lyingOf,
+  maybe,
+  placeSchema,
+  playerSchema,
+  tableSchema,
+  UNKNOWN,
+  whole,
+} from './questionFields.ts';
 
 /** The open file of a question for the order of a clearance: metres, seconds; angles in degrees. */
 export const PLAN_FORMAT = 'jolly-rail/plan';
 export const PLAN_VERSION = 1;
-
-const UNKNOWN = '${path} has the unknown field ${properties}';
-const maybe = () => number().strict().typeError('${path} must be a number').optional();
-const whole = (low: number, high: number) =>
-  maybe()
-    .integer('${path} must be a whole number')
-    .min(low, `\${path} must be at least ${low}`)
-    .max(high, `\${path} must be at most ${high}`);
-
-const placeSchema = object({ x: finite(), y: finite() }).exact(UNKNOWN).required('${path} is missing');
 
 const cueSchema = lazy((value: unknown) =>
   typeof value === 'string'
     ? string().strict().oneOf(['in hand'], '${path} must be a place or "in hand"').required()
     : placeSchema,
 );
-
-const tableSchema = lazy((value: unknown) =>
-  typeof value === 'object' && value !== null ? tableCardSchema.required() : choice(PRESET_IDS),
-);
-
-const errorSchema = object({
-  directionDeg: finite().min(0, '${path} must be at least 0'),
-  speed: finite().min(0, '${path} must be at least 0'),
-  tip: finite().min(0, '${path} must be at least 0'),
-  elevationDeg: finite().min(0, '${path} must be at least 0'),
-}).exact(UNKNOWN);
-
-const playerSchema = lazy((value: unknown) =>
-  typeof value === 'object' && value !== null ? errorSchema.required() : choice(LEVEL_NAMES),
-);
-
-const ballSchema = object({ id: text(12), x: finite(), y: finite() })
-  .exact(UNKNOWN)
-  .required();
 
 const atSteps = () =>
   array(
@@ -114,12 +94,9 @@ export interface LyingTable {
  * @throws RangeError for two balls of one name
  */
 export function lyingTableOf(file: PlanFile): LyingTable {
-  const { table: named, cueBall, order } = file;
-  const table = tableOfCard(typeof named === 'string' ? standardCard(named) : named, null);
-  const { ballRadius, ballMass, cueBallRadius, cueBallMass } = table.preset;
-  const balls = file.balls.map(({ id, x, y }) => ({ id, x, y, radius: ballRadius, mass: ballMass }));
-  const ids = new Set([...balls.map(({ id }) => id), CUE_BALL]);
-  if (ids.size <= balls.length) throw new RangeError('balls must each have a name of its own');
+  const { cueBall, order } = file;
+  const { table, balls } = lyingOf(file);
+  const { cueBallRadius, cueBallMass } = table.preset;
   const cue =
     typeof cueBall === 'string'
       ? undefined

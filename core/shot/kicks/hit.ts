@@ -11,6 +11,8 @@ export interface Hit {
   readonly first: string | undefined;
   /** Share of the ball's width that the cue ball covers as they meet, 0…1. */
   readonly covered: number;
+  /** On which side of the ball, as the cue ball comes. */
+  readonly side: 'left' | 'right';
   /** After it a ball fell or reached a cushion. */
   readonly reached: boolean;
 }
@@ -18,7 +20,8 @@ export interface Hit {
 /** Just before two balls meet, seconds: how the cue ball comes is read over this time. */
 const JUST_BEFORE = 1e-3;
 
-function sideOf(cushion: string): string {
+/** The side of the table on which a cushion is: both halves of a long one are the same. */
+export function sideOf(cushion: string): string {
   return cushion.split('-')[0] ?? cushion;
 }
 
@@ -31,9 +34,10 @@ export function hitOf(result: ShotResult, cue: string): Hit {
     const first = event.ids.find((id) => id !== cue);
     const later = result.events.slice(i + 1);
     const reached = later.some(({ kind }) => kind === 'pocket' || kind === 'ball-cushion');
-    return { before, first, covered: coveredAt(result, cue, first ?? '', event.t), reached };
+    const off = offsetAt(result, cue, first ?? '', event.t);
+    return { before, first, covered: 1 - Math.abs(off), side: off > 0 ? 'right' : 'left', reached };
   }
-  return { before, first: undefined, covered: 0, reached: false };
+  return { before, first: undefined, covered: 0, side: 'left', reached: false };
 }
 
 /** Whether a hit on the right ball is legal by the game's rules: at pool a ball has to fall or reach a cushion after it. */
@@ -41,12 +45,11 @@ export function isLegalHit({ reached }: Pick<Hit, 'reached'>, game: Game): boole
   return reached || game === 'snooker';
 }
 
-/** The share of a ball that the cue ball covers along its way as they meet. */
-function coveredAt(result: ShotResult, cue: string, ball: string, t: number): number {
+/** How far beside the cue ball's way a ball lies as they meet, as a share of its width; above 0 to the left of it. */
+function offsetAt(result: ShotResult, cue: string, ball: string, t: number): number {
   const [cuePath, ballPath] = [cue, ball].map((id) => result.paths?.find((path) => path.id === id));
-  if (cuePath === undefined || ballPath === undefined) return 0;
+  if (cuePath === undefined || ballPath === undefined) return 1;
   const before: Point = positionAt(cuePath, t - JUST_BEFORE);
   const at = positionAt(cuePath, t);
-  const off = bearing(before, at) - bearing(at, positionAt(ballPath, t));
-  return 1 - Math.abs(Math.sin(off));
+  return Math.sin(bearing(at, positionAt(ballPath, t)) - bearing(before, at));
 }

@@ -1,0 +1,33 @@
+import { kickFamilies } from '../core/shot/kicks/kickFamilies.ts';
+import { kickLines, type KickWish } from '../core/shot/kicks/kickLines.ts';
+import type { KickPosition, KickStroke } from '../core/shot/kicks/way.ts';
+import { executionErrorOf } from '../core/player/levels.ts';
+import { POOL } from '../core/testing/balls.ts';
+import { thrownTable } from '../core/testing/thrownTable.ts';
+import { middle, type Figure } from './report.ts';
+
+/** The first table warms up. */
+const WARM_UP = 1;
+const SEEDS = [2, 3, 4, 5, 6];
+const STROKE: KickStroke = { speed: 2.4, tip: { side: 0, height: 0 }, elevation: 0 };
+const WISH: KickWish = { targets: ['1'], mostCushions: 3 };
+
+function kicking(name: string, wanted: string, work: (position: KickPosition) => unknown): Figure {
+  const time = (seed: number) => {
+    const { cue, balls } = thrownTable(6, seed);
+    const start = performance.now();
+    work({ table: POOL, balls: [cue, ...balls], cue: cue.id });
+    return performance.now() - start;
+  };
+  time(WARM_UP);
+  return { name, value: middle(SEEDS.map(time)), unit: 'ms, one thread', wanted };
+}
+
+/** Milliseconds for the lines of one stroke, and for those over paces and sides with a player's chances. */
+export const kicks: Readonly<Record<string, () => Figure>> = {
+  'kicks.stroke': () => kicking('kicks.stroke', 'under 150', (position) => kickLines(position, STROKE, WISH)),
+  'kicks.family': () =>
+    kicking('kicks.family', 'under 1,500', (position) =>
+      kickFamilies(position, WISH, executionErrorOf('team', 'pool')),
+    ),
+};
