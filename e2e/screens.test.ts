@@ -57,6 +57,7 @@ describe('axe finds nothing serious', () => {
     ['lessons', '/lesson', 'Score a round without a lesson'],
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['order of a table', '/lab/order', 'a chance of'],
+    ['ways to a ball', '/lab/kick', 'lies open'],
     ['players', '/players', 'Petra Nightingale'],
     ['compare', '/players/compare', 'Choose two players'],
     ['records', '/players/records', 'Take a backup'],

@@ -133,6 +133,10 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./lab/order/OrderPage.tsx')).OrderPage }),
             },
             {
+              path: '/lab/kick',
+              lazy: async () => ({ Component: (await import('./lab/kick/KickPage.tsx')).KickPage }),
+            },
+            {
               path: '/lab/call',
               lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },

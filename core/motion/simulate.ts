@@ -1,6 +1,7 @@
 import type { Table } from '../table/table.ts';
 import { begin } from './begin.ts';
 import { engineFor, EVENT_CAP, type Engine } from './engine.ts';
+import { partAtRest } from './partAtRest.ts';
 import { playNext } from './playEvent.ts';
 import { resultOf } from './result.ts';
 import type { BallMotion, BallOnTable, Shot, ShotResult, SimulateOptions } from './shot.ts';
@@ -55,6 +56,7 @@ function run(
   while (e.notes < EVENT_CAP && !hasSettled(e, awaited)) {
     if (!playNext(e, shared, untilMeeting)) break;
   }
+  if (awaited < 0 && !untilMeeting) partAtRest(e);
   return resultOf(e, balls, e.notes < EVENT_CAP, options.events ?? true);
 }
 

@@ -1,10 +1,13 @@
 import { Tabs } from '@mantine/core';
 import { useLocation, useNavigate } from 'react-router';
+import { useWords } from '../words/useWords.ts';
+import { capital } from '../words/vocabulary.ts';
 
 const TABS = [
   { path: '/lab', name: 'Stroke' },
   { path: '/lab/position', name: 'Position' },
   { path: '/lab/order', name: 'Order' },
+  { path: '/lab/kick', name: 'kick' },
   { path: '/lab/call', name: 'Call it' },
 ] as const;
 
@@ -12,6 +15,7 @@ const TABS = [
 export function LabTabs() {
   const { pathname } = useLocation();
   const navigate = useNavigate();
+  const { term } = useWords();
   return (
     <Tabs
       value={pathname}
@@ -21,7 +25,7 @@ export function LabTabs() {
       <Tabs.List>
         {TABS.map(({ path, name }) => (
           <Tabs.Tab key={path} value={path}>
-            {name}
+            {name === 'kick' ? capital(term('kick')) : name}
           </Tabs.Tab>
         ))}
       </Tabs.List>

@@ -12,6 +12,7 @@ const TERMS = {
   headEnd: { pool: 'head', snooker: 'baulk' },
   plant: { pool: 'combination', snooker: 'plant' },
   double: { pool: 'bank', snooker: 'double' },
+  kick: { pool: 'kick', snooker: 'escape' },
   rest: { pool: 'bridge', snooker: 'rest' },
   footEnd: { pool: 'foot', snooker: 'top' },
 } as const;

@@ -1,0 +1,66 @@
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
+import { shotToLink } from '../web/table/labShot.ts';
+import { choose, reads } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
+
+let page: Page;
+signedIn((opened) => {
+  page = opened;
+});
+
+/** The 1 behind the 2. */
+const HIDDEN = [cueBall(0.6, 0.5), ball('1', 1.8, 0.7), ball('2', 0.75, 0.53), ball('3', 0.9, 0.2)];
+const lines = () => page.getByRole('region', { name: 'Lines of this stroke' });
+
+describe('the bench for kicks', () => {
+  it('shows the lines to a hidden ball, where to aim, and what comes of them', async () => {
+    const shot = shotToLink(shotOf(POOL, HIDDEN, { speed: 2.4 }));
+    await page.goto(`/lab/kick?${new URLSearchParams({ shot }).toString()}`);
+    await reads(page.getByTestId('seen'), 'The 1 cannot be seen; no straight hit is free.');
+    await reads(
+      page.getByTestId('line-facts'),
+      /^Aim at diamond \d\.\d\d of the .+ rail, \d+ mm wide there\. In the middle it covers/,
+    );
+    const second = lines().getByRole('button', { name: /^2\. By the/ });
+    const told = (await second.innerText()).split('\n')[0] ?? '';
+    await second.click();
+    await lines().getByRole('button', { name: told, pressed: true }).waitFor();
+    await lines().getByRole('button', { name: 'Play it' }).click();
+
+    // By one cushion only, fewer lines; a ball that lies open is met straight.
+    await choose(page, 'Rails at most', '1');
+    await page.waitForURL(/cushions=1/);
+    await expect
+      .poll(() =>
+        lines()
+          .getByRole('button', { name: /and the/ })
+          .count(),
+      )
+      .toBe(0);
+    await choose(page, 'Ball to be met', '3');
+    await reads(page.getByTestId('seen'), 'The 3 lies open.');
+    await lines()
+      .getByRole('button', { name: /Straight/ })
+      .waitFor();
+  });
+
+  it('finds the best of all strokes, takes it up, and comes back', async () => {
+    const shot = shotToLink(shotOf(POOL, HIDDEN, { speed: 5.5 }));
+    await page.goto(`/lab/kick?${new URLSearchParams({ shot, cushions: '1', level: 'match' }).toString()}`);
+    const best = page.getByRole('region', { name: 'Best of all strokes' });
+    await best.getByRole('button', { name: 'Find it' }).click();
+    const first = best.getByRole('button', { name: /^1\. / });
+    await first.waitFor({ timeout: 60_000 });
+    const [way = '', stroke = ''] = (await first.innerText()).split('\n').filter((line) => line !== '');
+    const pace = stroke.match(/^(\d\.\d) m\/s/)?.[1] ?? '';
+    await first.click();
+    await page.getByRole('region', { name: 'Stroke', exact: true }).getByText(`${pace}0 m/s`).waitFor();
+    await lines()
+      .getByRole('button', { name: way.replace(/^1\. /, ''), pressed: true })
+      .waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('region', { name: 'Stroke', exact: true }).getByText('5.50 m/s').waitFor();
+  });
+});

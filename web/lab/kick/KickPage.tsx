@@ -1,0 +1,239 @@
+import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useSearchParams } from 'react-router';
+import type { Point } from '../../../core/math/point.ts';
+import { simulate } from '../../../core/motion/simulate.ts';
+import type { Shot } from '../../../core/motion/shot.ts';
+import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
+import type { ClubTable } from '../../../core/records/clubTable.ts';
+import { middleOf } from '../../../core/shot/directions.ts';
+import { wayKey } from '../../../core/shot/kicks/way.ts';
+import { tableOfCard } from '../../../core/table/card.ts';
+import { tablesQuery } from '../../api/tables.ts';
+import { OneOf } from '../../controls/fields.tsx';
+import { Loading } from '../../controls/Loading.tsx';
+import { UndoRedo } from '../../controls/UndoRedo.tsx';
+import { useAddress } from '../../controls/useAddress.ts';
+import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
+import { StrokePanel } from '../../planner/StrokePanel.tsx';
+import { useLatest } from '../../planner/useLatest.ts';
+import { arrowStep } from '../../table/arrowStep.ts';
+import { useBallDrag } from '../../table/ballDrag.ts';
+import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
+import { usePlayback } from '../../table/usePlayback.ts';
+import { useWords } from '../../words/useWords.ts';
+import { capital } from '../../words/vocabulary.ts';
+import { kickLinesOf } from '../../workers/kick.ts';
+import type { KickAsked } from '../../workers/kickProtocol.ts';
+import { BallPanel } from '../BallPanel.tsx';
+import { LabHead } from '../LabHead.tsx';
+import { firstPosition } from '../labStart.ts';
+import { withStrike, type ChosenTable } from '../labState.ts';
+import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
+import { FamiliesCard } from './FamiliesCard.tsx';
+import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
+import { KickTable } from './KickTable.tsx';
+import { LinesCard } from './LinesCard.tsx';
+
+/** So long nothing moves before lines are looked for, milliseconds. */
+const STILL_MS = 60;
+
+/** The ways to a ball that cannot be hit, or not well, directly: by cushions, with side, or round a ball. */
+export function KickPage() {
+  const [params] = useSearchParams();
+  const tables = useQuery(tablesQuery);
+  if (tables.data === undefined && params.has('table'))
+    return <Loading what="the table" error={tables.error} />;
+  return <KickLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+}
+
+function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
+  const { params, set } = useAddress();
+  const { term } = useWords();
+  const [state, dispatch] = useReducer(strokeReducer, undefined, () =>
+    startStroke(firstPosition(params, tables)),
+  );
+  const { steps: history, selected } = state;
+  const { shot, chosen } = history.present;
+  const { strike } = shot;
+  const [wanted, setWanted] = useState<string>();
+  const setting = kickSettingFrom(
+    params,
+    shot.balls.map(({ id }) => id),
+  );
+  const { target, side, cushions, level } = setting;
+
+  const asked = useMemo((): KickAsked => {
+    const { preset, parameters } = shot.table;
+    return {
+      table: { preset, parameters },
+      balls: shot.balls,
+      cue: CUE,
+      target,
+      wish: wishOf({ target, side, cushions, level }),
+      error: executionErrorOf(level, preset.game),
+    };
+  }, [shot.table, shot.balls, target, side, cushions, level]);
+  const stroke = useMemo(
+    () => ({ speed: strike.speed, tip: strike.tip, elevation: strike.elevation }),
+    [strike.speed, strike.tip, strike.elevation],
+  );
+  const tableKey = JSON.stringify(asked);
+  const [settled] = useDebouncedValue(JSON.stringify([asked, stroke]), STILL_MS);
+  const {
+    answer: told,
+    current,
+    failed,
+  } = useLatest(target === '' ? undefined : settled, () => kickLinesOf(asked, stroke));
+  const lines = useMemo(() => told?.lines ?? [], [told]);
+  // A line is kept by its cushions while balls and pace change.
+  const kept = lines.findIndex((line) => wayKey({ ...line, end: 'ball' }) === wanted);
+  const looked = Math.max(0, kept);
+  const line = lines[looked];
+  const played = useMemo(() => {
+    if (line === undefined) return undefined;
+    const planned = withStrike(shot, { ...line.stroke, direction: middleOf(line) });
+    return { shot: planned, result: simulate(planned, { paths: true }) };
+  }, [shot, line]);
+  const { positions, play } = usePlayback(played);
+
+  const change = useCallback(
+    (next: Shot, sameStep = false) => dispatch({ kind: 'change', shot: next, sameStep }),
+    [],
+  );
+  const select = useCallback((id: string) => dispatch({ kind: 'select', id }), []);
+  const move = useCallbackRef((id: string, to: Point, sameStep?: boolean) =>
+    change(moveBall(shot, id, to), sameStep),
+  );
+  const drag = useBallDrag({ balls: shot.balls, onSelect: select, onMove: move });
+  const chooseTable = useCallbackRef((next: ChosenTable) => {
+    const table = tableOfCard(next.card, next.conditions);
+    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen: next } });
+  });
+  const choose = (i: number) => {
+    const next = lines[i];
+    if (next !== undefined) setWanted(wayKey({ ...next, end: 'ball' }));
+  };
+  const ball = shot.balls.find((each) => each.id === selected);
+  const onKey = useCallbackRef((event: KeyboardEvent) => {
+    const to = ball && arrowStep(event, ball, shot.table.length);
+    if (to !== undefined && ball !== undefined) change(moveBall(shot, ball.id, to));
+    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
+      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
+    else if (event.key === 'n') {
+      const at = shot.balls.findIndex((each) => each.id === selected);
+      select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);
+    } else if (event.key === 'p') play();
+    else if (lines[Number(event.key) - 1] !== undefined) choose(Number(event.key) - 1);
+    else return;
+    event.preventDefault();
+  });
+  const ids = shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id]));
+
+  return (
+    <div className="lab">
+      <Stack gap={8}>
+        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
+        <Group gap={6}>
+          <UndoRedo
+            past={history.past}
+            future={history.future}
+            onUndo={() => dispatch({ kind: 'undo' })}
+            onRedo={() => dispatch({ kind: 'redo' })}
+          />
+          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
+            Link
+          </Button>
+        </Group>
+        <KickTable
+          shot={shot}
+          lines={lines}
+          chosen={looked}
+          target={target}
+          selected={selected}
+          positions={positions}
+          onDrag={drag}
+          onKey={onKey}
+        />
+        <Text size="sm" c="dimmed">
+          Strong: the line that is looked at, with what comes of it; faint: the other lines up to the ball.
+          The dashed line with the ring is where the cue points.
+        </Text>
+        <StrokeCaution strike={strike} leaves={false} />
+      </Stack>
+      <div className="lab-side">
+        <section className="card" aria-labelledby="asked-title">
+          <Title order={2} size="h4" id="asked-title">
+            Asked
+          </Title>
+          <SimpleGrid cols={2} spacing={8}>
+            <OneOf
+              label="Ball to be met"
+              value={target}
+              values={ids}
+              onChange={(id) => set({ target: id })}
+            />
+            <OneOf
+              label="Side of it"
+              value={side}
+              values={HIT_SIDES}
+              onChange={(next) => set({ side: next === 'either' ? null : next })}
+            />
+            <OneOf
+              label={`${capital(term('cushion'))}s at most`}
+              value={cushions}
+              values={MOST_CUSHIONS}
+              onChange={(next) => set({ cushions: next })}
+            />
+            <OneOf
+              label="A player of"
+              value={level}
+              values={LEVEL_NAMES}
+              onChange={(next) => set({ level: next === 'team' ? null : next })}
+            />
+          </SimpleGrid>
+        </section>
+        {ids.length > 0 && (
+          <LinesCard
+            told={told}
+            current={current}
+            failed={failed}
+            target={target}
+            preset={shot.table.preset}
+            chosen={looked}
+            onChoose={choose}
+            tools={
+              <Button size="compact-xs" my={4} variant="default" onClick={play}>
+                Play it
+              </Button>
+            }
+          />
+        )}
+        {ids.length > 0 && (
+          <FamiliesCard
+            asked={asked}
+            tableKey={tableKey}
+            onTake={({ best, cushions: by, first }) => {
+              setWanted(wayKey({ cushions: by, first, end: 'ball' }));
+              change(withStrike(shot, best.stroke));
+            }}
+          />
+        )}
+        <StrokePanel
+          strike={stroke}
+          onChange={(part, sameStep) => change(withStrike(shot, part), sameStep)}
+        />
+        <BallPanel
+          shot={shot}
+          selected={selected}
+          onSelect={select}
+          onMove={move}
+          onAdd={(id) => change(addBall(shot, id))}
+          onRemove={(id) => change(removeBall(shot, id))}
+        />
+      </div>
+    </div>
+  );
+}

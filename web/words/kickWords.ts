@@ -1,0 +1,94 @@
+import { toDegrees } from '../../core/math/angle.ts';
+import type { AimPoint } from '../../core/shot/kicks/aimPoint.ts';
+import type { KickLine } from '../../core/shot/kicks/kickLines.ts';
+import type { Seen } from '../../core/shot/kicks/seen.ts';
+import type { KickStroke, Way } from '../../core/shot/kicks/way.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
+import { percent } from './units.ts';
+import { termIn, type Vocabulary } from './vocabulary.ts';
+
+/** Sights from corner to corner: on a long cushion, and on a short one. */
+const SIGHTS = { long: 8, short: 4 } as const;
+
+/** "left", "foot", or "top" to a snooker player. */
+function sideWord(side: string, vocabulary: Vocabulary): string {
+  if (side === 'head') return termIn(vocabulary, 'headEnd');
+  return side === 'foot' ? termIn(vocabulary, 'footEnd') : side;
+}
+
+/** "straight", "by the left rail", "by the left and the foot rail" */
+export function cushionsWords(cushions: readonly string[], vocabulary: Vocabulary): string {
+  if (cushions.length === 0) return 'straight';
+  const sides = cushions.map((side) => `the ${sideWord(side, vocabulary)}`);
+  const last = sides.pop() ?? '';
+  const list = sides.length === 0 ? last : `${sides.join(', ')} and ${last}`;
+  return `by ${list} ${termIn(vocabulary, 'cushion')}`;
+}
+
+/** "aim at diamond 2.35 of the left rail", or in millimetres on a table without sights. */
+export function aimWords(
+  { cushion, along, share }: AimPoint,
+  { sights }: TablePreset,
+  vocabulary: Vocabulary,
+): string {
+  const isLong = cushion === 'left' || cushion === 'right';
+  const rail = `the ${sideWord(cushion, vocabulary)} ${termIn(vocabulary, 'cushion')}`;
+  if (sights)
+    return `aim at diamond ${(share * (isLong ? SIGHTS.long : SIGHTS.short)).toFixed(2)} of ${rail}`;
+  const from = isLong ? sideWord('head', vocabulary) : 'right';
+  return `aim ${Math.round(1000 * along)} mm from the ${from} along ${rail}`;
+}
+
+/** "3.1° wide; met 92 %, legal 88 %" */
+export function lineWords({
+  low,
+  high,
+  chance,
+}: Pick<KickLine, 'low' | 'high'> & {
+  readonly chance: { readonly met: number; readonly legal: number };
+}): string {
+  const met = `${toDegrees(high - low).toFixed(1)}° wide; met ${percent(chance.met)}`;
+  return percent(chance.met) === percent(chance.legal)
+    ? `${met}, all legal`
+    : `${met}, legal ${percent(chance.legal)}`;
+}
+
+/** What playing the middle of a line comes to: "covers half of the ball; pots it in the foot left pocket" */
+export function outcomeWords(
+  { covered, pot, inOff, legal }: KickLine['middle'],
+  vocabulary: Vocabulary,
+): string {
+  const share = `covers ${percent(covered)} of the ball`;
+  if (inOff) return `${share}; the cue ball falls`;
+  if (pot !== null) return `${share}; the ball falls`;
+  return legal ? share : `${share}; too soft: no ball reaches a ${termIn(vocabulary, 'cushion')}`;
+}
+
+function metBy({ end, first }: Way): string {
+  if (first !== undefined) return `the ${first}`;
+  return end === 'pocket' ? 'a pocket' : 'nothing';
+}
+
+/** What misses meet: "A miss to the right meets the 3, one to the left nothing." @param right, left the ways beside the line */
+export function missWords(right: Way, left: Way): string {
+  const [one, other] = [metBy(right), metBy(left)];
+  if (one === other) return `A miss on either side meets ${one}.`;
+  return `A miss to the right meets ${one}, one to the left ${other}.`;
+}
+
+/** "2.3 m/s, left side, butt at 18°" */
+export function strokeWords({ speed, tip, elevation }: KickStroke, vocabulary: Vocabulary): string {
+  const side = termIn(vocabulary, 'side');
+  const spin = tip.side === 0 ? `no ${side}` : `${tip.side < 0 ? 'left' : 'right'} ${side}`;
+  const butt = elevation === 0 ? '' : `, butt at ${Math.round(toDegrees(elevation))}°`;
+  return `${speed.toFixed(1)} m/s, ${spin}${butt}`;
+}
+
+/** How hidden a ball is: "All of the 1 can be seen." */
+export function seenWords({ seen, usable }: Seen, target: string): string {
+  if (usable === 1) return `The ${target} lies open.`;
+  const sight = seen === 0 ? `The ${target} cannot be seen` : `${percent(seen)} of the ${target} can be seen`;
+  return usable === 0
+    ? `${sight}; no straight hit is free.`
+    : `${sight}; ${percent(usable)} of the straight hits are free.`;
+}

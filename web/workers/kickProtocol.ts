@@ -1,0 +1,32 @@
+import type { BallOnTable } from '../../core/motion/shot.ts';
+import type { TableText } from '../../core/planning/position/question.ts';
+import type { ExecutionError } from '../../core/player/levels.ts';
+import type { KickFamily, RatedLine } from '../../core/shot/kicks/kickFamilies.ts';
+import type { KickWish } from '../../core/shot/kicks/kickLines.ts';
+import type { Seen } from '../../core/shot/kicks/seen.ts';
+import type { KickStroke } from '../../core/shot/kicks/way.ts';
+
+/** A ball to be met, and who plays. */
+export interface KickAsked {
+  readonly table: TableText;
+  /** The cue ball among them. */
+  readonly balls: readonly BallOnTable[];
+  readonly cue: string;
+  readonly target: string;
+  readonly wish: KickWish;
+  readonly error: ExecutionError;
+}
+
+/** The lines of one stroke. */
+export interface LinesTold {
+  readonly seen: Seen;
+  /** The surest first. */
+  readonly lines: readonly RatedLine[];
+}
+
+/** What the worker for kicks does. */
+export interface KickSolver {
+  lines(asked: KickAsked, stroke: KickStroke): Promise<LinesTold>;
+  /** @param onShare told after each stroke what share is done, 0…1 */
+  families(asked: KickAsked, onShare: (share: number) => void): Promise<readonly KickFamily[]>;
+}
