@@ -14,6 +14,28 @@ signedIn((opened) => {
 const HIDDEN = [cueBall(0.6, 0.5), ball('1', 1.8, 0.7), ball('2', 0.75, 0.53), ball('3', 0.9, 0.2)];
 const lines = () => page.getByRole('region', { name: 'Lines of this stroke' });
 
+describe('a kick drill', () => {
+  it('shows its lines when somebody asks, on its own table, and opens them in the lab', async () => {
+    await page.goto('/drills/one-bounce?stage=1');
+    const card = page.getByRole('region', { name: 'Lines' });
+    await card.getByRole('button', { name: 'Find them' }).click();
+    const first = card.getByRole('button', { name: /^1\. By the left rail/ });
+    await first.waitFor({ timeout: 60_000 });
+    // One cushion is asked for, and no side: there is no other way.
+    expect(await card.getByRole('button', { name: /^2\./ }).count()).toBe(0);
+    expect(await first.innerText()).toContain('no english');
+    await first.click();
+    await page.getByRole('img', { name: 'The table with the ways to the ball' }).waitFor();
+    await reads(card.getByTestId('line-facts'), /^Aim at diamond/);
+    await card.getByRole('link', { name: 'Open in the lab' }).click();
+    await page.waitForURL(/lab\/kick/);
+    await lines()
+      .getByRole('button', { name: /By the left rail/ })
+      .first()
+      .waitFor();
+  });
+});
+
 describe('the bench for kicks', () => {
   it('shows the lines to a hidden ball, where to aim, and what comes of them', async () => {
     const shot = shotToLink(shotOf(POOL, HIDDEN, { speed: 2.4 }));

@@ -18,17 +18,20 @@ import { digestOf, readLibrary } from '../drills/library.ts';
 const rows = parseBenchmarkTable(readFileSync('levels/benchmarks.jsonl', 'utf8'));
 /** Clearances that take an hour to play: a club's server computes them when it first needs them. */
 const NOT_SHIPPED = [
-  ...['after-the-break', 'cast-and-clear', 'red-street', 'tight-quarters'].flatMap((slug) => [
-    `${slug} 1`,
-    `${slug} 2`,
-  ]),
+  ...['cast-and-clear', 'red-street', 'tight-quarters'].flatMap((slug) => [`${slug} 1`, `${slug} 2`]),
   'break-the-ice 2',
-  'three-red-break 2',
 ];
 /** Clearances that a first-season player never brings to their end, or a title player always does. */
-const AT_AN_END = ['colours-home 1', 'key-and-lock 1', 'moored 2', 'no-rail-clear 1', 'no-rail-clear 2'];
+const AT_AN_END = [
+  'after-the-break 1',
+  'colours-home 1',
+  'key-and-lock 1',
+  'moored 2',
+  'no-rail-clear 1',
+  'no-rail-clear 2',
+];
 /** Neighbouring levels come too near each other: it feeds no rating. */
-const TELLS_TOO_LITTLE = ['break-the-ice 1', 'colours-home 2'];
+const TELLS_TOO_LITTLE = ['after-the-break 2', 'break-the-ice 1', 'colours-home 2'];
 const stages = (await readLibrary('library'))
   .filter((drill) => canBePlayed(drill) && !isWaiting(drill))
   .flatMap((drill) => drill.stages.map((_, i) => ({ drill, stage: i + 1, name: `${drill.slug} ${i + 1}` })))

@@ -31,6 +31,7 @@ import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { RevisionList } from './RevisionList.tsx';
 import { RulesCard } from './RulesCard.tsx';
 import { useClearancePlan } from './useClearancePlan.tsx';
+import { useKickLines } from './useKickLines.tsx';
 import { usePlayback } from '../table/usePlayback.ts';
 import { useSetting } from '../controls/useSetting.ts';
 
@@ -63,6 +64,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const { term } = useWords();
   const playback = usePlayback(plan.data);
   const clearance = useClearancePlan(staged, stage, built);
+  const kick = useKickLines(staged, built);
   return (
     <div
       style={{
@@ -132,7 +134,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             />
           </Group>
         </Group>
-        {clearance?.drawing ?? (
+        {clearance?.drawing ?? kick?.drawing ?? (
           <DrillDrawing
             drill={staged}
             stage={stage}
@@ -180,6 +182,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           </>
         )}
         {clearance?.card}
+        {kick?.card}
         <BenchmarkPanel entry={entry} stage={stage} table={choice} />
         {game !== undefined && <RulesCard game={game} />}
         <SchoolCards schools={drill.schools} />

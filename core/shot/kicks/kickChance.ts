@@ -8,7 +8,7 @@ import type { ExecutionError } from '../../player/levels.ts';
 import { createRandom } from '../../random/random.ts';
 import { ballLost, cueBallGone } from '../outcome.ts';
 import { hitOf, isLegalHit } from './hit.ts';
-import { kickShot, type KickPosition, type KickStroke } from './way.ts';
+import { kickShot, type KickPosition, type KickStroke, type Way } from './way.ts';
 
 const EXECUTIONS = 400;
 
@@ -73,7 +73,7 @@ export interface KickChance {
  * The chance that a player meets a wanted ball first with a planned kick, by fixed draws of the player's errors; larger
  * ones where the cue is hampered.
  * @param direction radians @param error standard deviations of line (degrees), pace (share), tip (ball radii), butt (degrees)
- * @param targets any of which is a hit; undefined for any ball @param every only every so many of the draws, ≥ 1
+ * @param wanted whether a way is a hit @param every only every so many of the draws, ≥ 1
  * @returns none where the cue ball cannot be cued in that direction
  */
 export function kickChance(
@@ -81,7 +81,7 @@ export function kickChance(
   stroke: KickStroke,
   direction: number,
   error: ExecutionError,
-  targets: readonly string[] | undefined,
+  wanted: (way: Way) => boolean,
   every = 1,
 ): KickChance {
   const cued = cuedKick(position, stroke, direction, error);
@@ -92,7 +92,7 @@ export function kickChance(
     all++;
     const result = simulate(executedWith(cued.shot, cued.error, DRAWS[k]!), { paths: true });
     const hit = hitOf(result, position.cue);
-    if (hit.first === undefined || targets?.includes(hit.first) === false) continue;
+    if (hit.first === undefined || !wanted({ cushions: hit.before, end: 'ball', first: hit.first })) continue;
     met++;
     const isFoul = ballLost(result.rest) || cueBallGone(result.rest, position.cue) !== undefined;
     if (!isFoul && isLegalHit(hit, game)) legal++;

@@ -41,13 +41,17 @@ export interface KickFamily {
 /** The strokes that are looked at: paces and sides; swerve and massé only where no straight hit is to be had. */
 export function kickStrokes(
   position: KickPosition,
-  targets: readonly string[] | undefined,
+  { targets, noSide }: Pick<KickWish, 'targets' | 'noSide'>,
 ): readonly KickStroke[] {
   const plain = PACES.flatMap((speed) =>
-    SIDES.map((side): KickStroke => ({ speed, tip: { side, height: 0 }, elevation: 0 })),
+    (noSide === true ? [0] : SIDES).map((side): KickStroke => ({
+      speed,
+      tip: { side, height: 0 },
+      elevation: 0,
+    })),
   );
   const isOpen = (targets ?? []).some((id) => seenOf(position, id).usable > 0);
-  if (isOpen || targets === undefined) return plain;
+  if (isOpen || targets === undefined || noSide === true) return plain;
   const curved = CURVED.flatMap(({ elevation, side, paces }) =>
     paces.flatMap((speed) =>
       [-side, side].map((aside): KickStroke => ({ speed, tip: { side: aside, height: 0 }, elevation })),
@@ -63,7 +67,7 @@ export function rated(
   wish: KickWish,
   error: ExecutionError,
 ): RatedLine {
-  return { ...line, chance: kickChance(position, line.stroke, middleOf(line), error, wish.targets) };
+  return { ...line, chance: kickChance(position, line.stroke, middleOf(line), error, meetsWanted(wish)) };
 }
 
 /**
@@ -77,7 +81,7 @@ export function kickFamilies(
   error: ExecutionError,
   onStroke?: (share: number) => void,
 ): readonly KickFamily[] {
-  const strokes = kickStrokes(position, wish.targets);
+  const strokes = kickStrokes(position, wish);
   const isPart = wish.side !== undefined || wish.pocket !== undefined;
   const all = strokes.flatMap((stroke, i) => {
     const found = stretchesOf(position, stroke, wish.mostCushions, meetsWanted(wish));
@@ -105,7 +109,7 @@ export function kickFamilies(
     .flatMap((lines): readonly KickFamily[] => {
       const tried = lines.slice(0, TRIED).map((line) => ({
         line,
-        chance: kickChance(position, line.stroke, middleOf(line), error, wish.targets, ROUGHLY),
+        chance: kickChance(position, line.stroke, middleOf(line), error, meetsWanted(wish), ROUGHLY),
       }));
       const most = tried.reduce((best, each) => (each.chance.legal > best.chance.legal ? each : best));
       const whole = most.line.whole();

@@ -177,6 +177,19 @@ describe('the lines over paces and sides', () => {
     expect(Math.abs(claimed / all - met / all)).toBeLessThan(0.025);
   }, 60_000);
 
+  it('keep to what a drill asks: these cushions, at least one, no side', () => {
+    const error = executionErrorOf('team', 'pool');
+    const ways = (more: object) =>
+      kickFamilies(hidden, { ...wish, ...more }, error).map(({ cushions, lines }) => ({ cushions, lines }));
+    const exact = ways({ cushions: ['left'], noSide: true });
+    expect(exact.map(({ cushions }) => cushions)).toEqual([['left']]);
+    for (const { lines } of exact) for (const { stroke } of lines) expect(stroke.tip.side).toBe(0);
+    const open = { ...hidden, balls: hidden.balls.slice(0, 2) };
+    const first = kickFamilies(open, { ...wish, mostCushions: 1, fewestCushions: 1, noSide: true }, error);
+    expect(first.length).toBeGreaterThan(1);
+    for (const { cushions } of first) expect(cushions).toHaveLength(1);
+  }, 60_000);
+
   it('bend round a ball with a raised butt and side', () => {
     const masse: KickStroke = { speed: 2.4, tip: { side: 0.42, height: 0 }, elevation: toRadians(55) };
     const blocked = { ...hidden, balls: [cueBall(0.6, 0.5), ball('1', 1.3, 0.5), ball('2', 0.95, 0.5)] };

@@ -22,6 +22,12 @@ export interface KickWish {
   readonly pocket?: PocketName | undefined;
   /** Cushions before the ball, at most; 0…8. */
   readonly mostCushions: number;
+  /** And at least; none where it is left out. */
+  readonly fewestCushions?: number | undefined;
+  /** Exactly these cushions, in order; any where it is left out. */
+  readonly cushions?: readonly string[] | undefined;
+  /** Whether the cue ball is struck without side. */
+  readonly noSide?: boolean | undefined;
 }
 
 /** What a played kick comes to. */
@@ -71,9 +77,13 @@ export function kickLines(position: KickPosition, stroke: KickStroke, wish: Kick
     .sort((a, b) => b.high - b.low - (a.high - a.low));
 }
 
-/** Whether a way meets one of the balls that are wanted. */
-export function meetsWanted({ targets }: Pick<KickWish, 'targets'>): (way: Way) => boolean {
-  return ({ first }) => first !== undefined && (targets === undefined || targets.includes(first));
+/** Whether a way meets one of the balls that are wanted, by the cushions that are asked for. */
+export function meetsWanted({ targets, fewestCushions = 0, cushions: by }: KickWish): (way: Way) => boolean {
+  return ({ first, cushions }) =>
+    first !== undefined &&
+    (targets === undefined || targets.includes(first)) &&
+    cushions.length >= fewestCushions &&
+    (by === undefined || cushions.join() === by.join());
 }
 
 /** What of a stretch does what is wished: all of it, or those parts that meet the side or pot the ball. */

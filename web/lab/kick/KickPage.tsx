@@ -16,6 +16,8 @@ import { OneOf } from '../../controls/fields.tsx';
 import { Loading } from '../../controls/Loading.tsx';
 import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
+import { FamiliesCard } from '../../planner/kick/FamiliesCard.tsx';
+import { KickTable } from '../../planner/kick/KickTable.tsx';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { useLatest } from '../../planner/useLatest.ts';
@@ -32,9 +34,7 @@ import { LabHead } from '../LabHead.tsx';
 import { firstPosition } from '../labStart.ts';
 import { withStrike, type ChosenTable } from '../labState.ts';
 import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
-import { FamiliesCard } from './FamiliesCard.tsx';
 import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
-import { KickTable } from './KickTable.tsx';
 import { LinesCard } from './LinesCard.tsx';
 
 /** So long nothing moves before lines are looked for, milliseconds. */

@@ -1,15 +1,8 @@
 import { Text, Title, UnstyledButton } from '@mantine/core';
 import type { ReactNode } from 'react';
-import type { RatedLine } from '../../../core/shot/kicks/kickFamilies.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
-import {
-  aimWords,
-  cushionsWords,
-  lineWords,
-  missWords,
-  outcomeWords,
-  seenWords,
-} from '../../words/kickWords.ts';
+import { cushionsWords, lineWords, seenWords } from '../../words/kickWords.ts';
+import { LineFacts } from '../../planner/kick/LineFacts.tsx';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import type { LinesTold } from '../../workers/kickProtocol.ts';
@@ -77,17 +70,5 @@ export function LinesCard({
         ))}
       </ol>
     </section>
-  );
-}
-
-function LineFacts({ line, preset }: { readonly line: RatedLine; readonly preset: TablePreset }) {
-  const { vocabulary } = useWords();
-  const { aim, widthAtAim, middle, below, above } = line;
-  const width = widthAtAim === undefined ? '' : `, ${Math.round(1000 * widthAtAim)} mm wide there`;
-  return (
-    <Text size="sm" data-testid="line-facts">
-      {aim !== undefined && `${capital(aimWords(aim, preset, vocabulary))}${width}. `}
-      In the middle it {outcomeWords(middle, vocabulary)}. {missWords(below, above)}
-    </Text>
   );
 }

@@ -1,5 +1,5 @@
 import { Button, Group, Progress, Text, Title, UnstyledButton } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { KickFamily } from '../../../core/shot/kicks/kickFamilies.ts';
 import { cushionsWords, lineWords, strokeWords } from '../../words/kickWords.ts';
 import { useWords } from '../../words/useWords.ts';
@@ -12,6 +12,17 @@ interface FamiliesCardProps {
   /** Tells tables apart. */
   readonly tableKey: string;
   readonly onTake: (family: KickFamily) => void;
+  readonly title?: string;
+  /** What the button says. */
+  readonly ask?: string;
+  /** What stands under the families, once there are some. */
+  readonly below?: ReactNode;
+}
+
+/** Whether what was found goes by other cushions than those that are asked for. */
+function isOtherWay({ wish }: KickAsked, families: readonly KickFamily[] | undefined): boolean {
+  const first = families?.[0];
+  return first !== undefined && wish.cushions !== undefined && first.cushions.join() !== wish.cushions.join();
 }
 
 interface Found {
@@ -22,8 +33,9 @@ interface Found {
 }
 
 /** The best stroke of every way to the ball, over paces and sides. */
-export function FamiliesCard({ asked, tableKey, onTake }: FamiliesCardProps) {
-  const { vocabulary } = useWords();
+export function FamiliesCard(props: FamiliesCardProps) {
+  const { asked, tableKey, onTake, title = 'Best of all strokes', ask = 'Find it', below } = props;
+  const { vocabulary, term } = useWords();
   const [found, setFound] = useState<Found>();
   const stop = useRef<() => void>(() => undefined);
   useEffect(() => () => stop.current(), [tableKey]);
@@ -44,7 +56,7 @@ export function FamiliesCard({ asked, tableKey, onTake }: FamiliesCardProps) {
     <section className="card" aria-labelledby="families-title" aria-busy={isRunning}>
       <Group justify="space-between">
         <Title order={2} size="h4" id="families-title">
-          Best of all strokes
+          {title}
         </Title>
         {isRunning ? (
           <Button
@@ -60,7 +72,7 @@ export function FamiliesCard({ asked, tableKey, onTake }: FamiliesCardProps) {
           </Button>
         ) : (
           <Button size="xs" variant="default" className="no-print" onClick={search}>
-            Find it
+            {ask}
           </Button>
         )}
       </Group>
@@ -74,6 +86,11 @@ export function FamiliesCard({ asked, tableKey, onTake }: FamiliesCardProps) {
         </Text>
       )}
       {now?.families?.length === 0 && <Text size="sm">No stroke of these leads there.</Text>}
+      {isOtherWay(asked, now?.families) && (
+        <Text size="sm">
+          No stroke of these leads there by the {term('cushion')}s that are asked for. Other ways:
+        </Text>
+      )}
       <ol className="plan-steps">
         {now?.families?.map((family, i) => (
           <li key={i}>
@@ -88,6 +105,7 @@ export function FamiliesCard({ asked, tableKey, onTake }: FamiliesCardProps) {
           </li>
         ))}
       </ol>
+      {now?.families !== undefined && below}
     </section>
   );
 }

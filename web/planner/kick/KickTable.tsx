@@ -22,10 +22,10 @@ interface KickTableProps {
   /** The line that is looked at, from 0. */
   readonly chosen: number;
   readonly target: string;
-  readonly selected: string;
-  readonly positions: ReadonlyMap<string, Point | null> | undefined;
-  readonly onDrag: (phase: DragPhase, place: Point) => void;
-  readonly onKey: (event: KeyboardEvent) => void;
+  readonly selected?: string;
+  readonly positions?: ReadonlyMap<string, Point | null> | undefined;
+  readonly onDrag?: (phase: DragPhase, place: Point) => void;
+  readonly onKey?: (event: KeyboardEvent) => void;
 }
 
 /** So many lines are drawn beside the chosen one, the surest: more cannot be told apart. */
@@ -50,7 +50,12 @@ export const KickTable = memo(function KickTable(props: KickTableProps) {
   const cue = balls.find(({ id }) => id === CUE);
   const aim = lines[chosen]?.aim;
   return (
-    <TableDrawing table={table} label="The table with the ways to the ball" onDrag={onDrag} onKey={onKey}>
+    <TableDrawing
+      table={table}
+      label="The table with the ways to the ball"
+      {...(onDrag && { onDrag })}
+      {...(onKey && { onKey })}
+    >
       {ways.map((way, i) =>
         (way?.paths ?? [])
           .filter(({ id }) => id === CUE || (i === chosen && id === target))
