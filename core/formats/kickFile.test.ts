@@ -43,9 +43,7 @@ describe('a question for the ways to a ball', () => {
   it('tells a chance for a player, a better one for a better player, and any ball where none is named', () => {
     const best = (player: string) =>
       Math.max(
-        ...stretchesFor({ ...QUESTION, player }).map((line) =>
-          'chance' in line ? line.chance.met : 0,
-        ),
+        ...stretchesFor({ ...QUESTION, player }).map((line) => ('chance' in line ? line.chance.met : 0)),
       );
     expect(best('title')).toBeGreaterThanOrEqual(best('first season'));
     expect(best('first season')).toBeGreaterThan(0);
