@@ -77,6 +77,9 @@ describe('a question for the ways to a ball', () => {
     [{ ...QUESTION, player: 'champion' }, 'player must be'],
     [{ ...QUESTION, balls: [{ id: 'cue', x: 1, y: 1 }] }, 'a name of its own'],
     [{ ...QUESTION, colour: 'red' }, 'unknown field colour'],
+    [{ ...QUESTION, balls: [...QUESTION.balls, { id: '3', x: 1.81, y: 0.7 }] }, 'ball 3: overlaps ball 1'],
+    [{ ...QUESTION, cueBall: { x: 9, y: 0.5 } }, 'ball cue: lies outside the cushions'],
+    [{ ...QUESTION, stroke: { ...QUESTION.stroke, tip: { side: 0.9, height: 0 } } }, 'tip'],
   ])('names the field that is wrong: %#', (question, words) => {
     const answer = answerKickFile(question);
     expect('error' in answer ? answer.error : 'accepted').toContain(words);

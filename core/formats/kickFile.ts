@@ -1,4 +1,4 @@
-import { array, lazy, object, string, ValidationError, type InferType } from 'yup';
+import { array, lazy, object, string, type InferType } from 'yup';
 import { CUE_BALL } from '../drill/layout.ts';
 import { toDegrees, toRadians } from '../math/angle.ts';
 import { choice, finite, text } from '../records/fields.ts';
@@ -10,7 +10,9 @@ import { POCKET_NAMES } from '../table/pockets.ts';
 import type { TablePreset } from '../table/preset.ts';
 import {
   ballSchema,
+  checkLying,
   errorOf,
+  isOfQuestion,
   lyingOf,
   placeSchema,
   playerSchema,
@@ -145,7 +147,7 @@ export function answerKickFile(value: unknown): KickAnswer {
   try {
     return answer(kickFileSchema.validateSync(value));
   } catch (error) {
-    if (error instanceof ValidationError || error instanceof RangeError) return { error: error.message };
+    if (isOfQuestion(error)) return { error: error.message };
     throw error;
   }
 }
@@ -159,6 +161,7 @@ function answer(file: KickFile): KickAnswer {
   if (missing !== undefined) return { error: `target names ${missing}, which is none of the balls` };
   const cue = { id: CUE_BALL, ...cueBall, radius: preset.cueBallRadius, mass: preset.cueBallMass };
   const position: KickPosition = { table, balls: [cue, ...balls], cue: CUE_BALL };
+  checkLying(table, position.balls);
   const wish: KickWish = { targets, side, pocket, mostCushions };
   const hidden = (targets ?? []).map((id) => ({ ball: id, ...seenOf(position, id) }));
   const error = errorOf(player ?? PLAYER, preset.game);

@@ -1,4 +1,3 @@
-import { ValidationError } from 'yup';
 import { toDegrees } from '../math/angle.ts';
 import { orderGameOf, suitChoices } from '../drill/orderGame.ts';
 import { bestChoice, type PlannedChoice, type PlayedChance } from '../planning/order/choices.ts';
@@ -8,7 +7,7 @@ import type { BallAtStep } from '../planning/order/wishes.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
 import { COARSE, FINE, GLANCE } from '../planning/order/shotTable.ts';
 import { shotRulesOf, UNPLANNED } from '../virtual/shotRules.ts';
-import { errorOf } from './questionFields.ts';
+import { checkLying, errorOf, isOfQuestion } from './questionFields.ts';
 import { lyingTableOf, planFileSchema, type PlanFile } from './planFileSchema.ts';
 
 /** From so many seconds on a plan is made finely; roughly from so many, and in less only at a glance. */
@@ -91,7 +90,7 @@ export function answerPlanFile(value: unknown, clock?: () => number): PlanAnswer
   try {
     return answer(planFileSchema.validateSync(value), clock);
   } catch (error) {
-    if (error instanceof ValidationError || error instanceof RangeError) return { error: error.message };
+    if (isOfQuestion(error)) return { error: error.message };
     throw error;
   }
 }
@@ -99,6 +98,7 @@ export function answerPlanFile(value: unknown, clock?: () => number): PlanAnswer
 function answer(file: PlanFile, clock: (() => number) | undefined): PlanAnswer {
   const begun = clock?.() ?? 0;
   const { table, balls, cue, order } = lyingTableOf(file);
+  checkLying(table, cue === undefined ? balls : [cue, ...balls]);
   const { player, conditions = [], seconds = SECONDS, seed = 1, play } = file;
   const ids = balls.map(({ id }) => id);
   const { locked = [], forbidden = [], pockets = [] } = file.wishes ?? {};

@@ -1,6 +1,7 @@
-import { lazy, number, object } from 'yup';
+import { lazy, number, object, ValidationError } from 'yup';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { BallOnTable } from '../motion/shot.ts';
+import { checkShot, InvalidShotError } from '../motion/validate.ts';
 import { executionErrorOf, LEVEL_NAMES, type ExecutionError, type LevelName } from '../player/levels.ts';
 import { choice, finite, text } from '../records/fields.ts';
 import { tableCardSchema } from '../records/tableCard.ts';
@@ -51,6 +52,22 @@ export function lyingOf(file: {
   const ids = new Set([...balls.map(({ id }) => id), CUE_BALL]);
   if (ids.size <= balls.length) throw new RangeError('balls must each have a name of its own');
   return { table, balls };
+}
+
+/**
+ * Refuses balls that cannot lie so: in each other, or outside the cushions.
+ * @throws InvalidShotError that names the ball
+ */
+export function checkLying(table: Table, balls: readonly BallOnTable[]): void {
+  const [any] = balls;
+  if (any === undefined) return;
+  const still = { ball: any.id, speed: 0, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
+  checkShot({ table, balls, strike: still });
+}
+
+/** Whether an error says what is wrong with a question, and not with us. */
+export function isOfQuestion(error: unknown): error is Error {
+  return error instanceof ValidationError || error instanceof RangeError || error instanceof InvalidShotError;
 }
 
 /** The error sizes of a question's player. */
