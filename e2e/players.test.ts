@@ -137,6 +137,23 @@ describe('a player’s page', () => {
   });
 });
 
+describe('choosing against playing', () => {
+  it('adds up what the newest clearances gave away, from the first one on, and stops', async () => {
+    await page.goto(`/players/${await idOf('Osric Vane')}`);
+    const part = page.getByRole('region', { name: 'Choosing against playing' });
+    await part.getByRole('button', { name: 'Add it up' }).click();
+    await reads(
+      part.getByTestId('ledger-sum'),
+      /lost \d+ points of a hundred by the choice of ball, \d+ by misses and \d+ by position\.$/,
+    );
+    expect(
+      await part.getByRole('table', { name: 'By kind of pot' }).getByRole('row').count(),
+    ).toBeGreaterThan(1);
+    await part.getByRole('button', { name: 'Stop' }).click();
+    await part.getByRole('button', { name: 'Stop' }).waitFor({ state: 'detached' });
+  });
+});
+
 describe('own rules of thumb', () => {
   it('say for this player where one way ends and the other begins', async () => {
     await page.goto(`/players/${await idOf('Wren Sallow')}`);

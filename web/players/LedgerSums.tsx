@@ -48,7 +48,7 @@ export function LedgerSums({ playerId, ratings }: LedgerSumsProps) {
   return (
     <WorkedOutCard
       title="Choosing against playing"
-      ask="Work it out"
+      ask="Add it up"
       onAsk={() => working.mutate()}
       working={working.isPending}
       disabled={attempts === undefined}
