@@ -137,7 +137,7 @@ describe('the bench for orders', () => {
         ball('3', 0.04, 0.693),
         ball('4', 0.04, 0.577),
         ball('5', 0.096, 0.68),
-        ball('6', 0.092, 0.56),
+        ball('6', 0.098, 0.56),
       ],
       'rotation',
     );

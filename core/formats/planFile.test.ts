@@ -106,7 +106,7 @@ describe('a question for the order of a clearance', () => {
         { id: '3', x: 0.04, y: 0.693 },
         { id: '4', x: 0.04, y: 0.577 },
         { id: '5', x: 0.096, y: 0.68 },
-        { id: '6', x: 0.092, y: 0.56 },
+        { id: '6', x: 0.098, y: 0.56 },
       ],
     });
     if (!('found' in answer) || answer.found) throw new Error('there is a plan');
