@@ -9,7 +9,7 @@ import type { KickPosition, KickStroke, Way } from '../shot/kicks/way.ts';
 import { POCKET_NAMES } from '../table/pockets.ts';
 import type { TablePreset } from '../table/preset.ts';
 import {
-  ballSchema,
+  ballsSchema,
   checkLying,
   errorOf,
   isOfQuestion,
@@ -54,12 +54,7 @@ export const kickFileSchema = object({
   format: choice([KICK_FORMAT]),
   version: finite().oneOf([KICK_VERSION], `version must be ${KICK_VERSION}`),
   table: tableSchema,
-  balls: array(ballSchema)
-    .strict()
-    .typeError('balls must be a list')
-    .required('balls is missing')
-    .min(1, 'balls must hold at least one ball')
-    .max(22, 'balls must hold at most 22 balls'),
+  balls: ballsSchema,
   cueBall: placeSchema,
   target: targetSchema,
   side: string()

@@ -10,7 +10,7 @@ import { POCKET_NAMES } from '../table/pockets.ts';
 import type { PresetId } from '../table/preset.ts';
 import type { Table } from '../table/table.ts';
 import {
-  ballSchema,
+  ballsSchema,
   lyingOf,
   maybe,
   placeSchema,
@@ -62,12 +62,7 @@ export const planFileSchema = object({
   format: choice([PLAN_FORMAT]),
   version: finite().oneOf([PLAN_VERSION], `version must be ${PLAN_VERSION}`),
   table: tableSchema,
-  balls: array(ballSchema)
-    .strict()
-    .typeError('balls must be a list')
-    .required('balls is missing')
-    .min(1, 'balls must hold at least one ball')
-    .max(22, 'balls must hold at most 22 balls'),
+  balls: ballsSchema,
   cueBall: cueSchema,
   order: orderSchema,
   conditions: array(choice(CONDITIONS)).strict().typeError('conditions must be a list').optional(),

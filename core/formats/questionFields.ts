@@ -1,4 +1,4 @@
-import { lazy, number, object, ValidationError } from 'yup';
+import { array, lazy, number, object, ValidationError } from 'yup';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { checkShot, InvalidShotError } from '../motion/validate.ts';
@@ -34,9 +34,17 @@ export const playerSchema = lazy((value: unknown) =>
   typeof value === 'object' && value !== null ? errorSchema.required() : choice(LEVEL_NAMES),
 );
 
-export const ballSchema = object({ id: text(12), x: finite(), y: finite() })
+const ballSchema = object({ id: text(12), x: finite(), y: finite() })
   .exact(UNKNOWN)
   .required();
+
+/** The object balls of a question. */
+export const ballsSchema = array(ballSchema)
+  .strict()
+  .typeError('balls must be a list')
+  .required('balls is missing')
+  .min(1, 'balls must hold at least one ball')
+  .max(22, 'balls must hold at most 22 balls');
 
 /**
  * The table of a question and its object balls.
@@ -59,9 +67,9 @@ export function lyingOf(file: {
  * @throws InvalidShotError that names the ball
  */
 export function checkLying(table: Table, balls: readonly BallOnTable[]): void {
-  const [any] = balls;
-  if (any === undefined) return;
-  const still = { ball: any.id, speed: 0, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
+  const [first] = balls;
+  if (first === undefined) return;
+  const still = { ball: first.id, speed: 0, direction: 0, tip: { side: 0, height: 0 }, elevation: 0 };
   checkShot({ table, balls, strike: still });
 }
 

@@ -7,7 +7,8 @@ import { kickShot } from '../../../core/shot/kicks/way.ts';
 import { middleOf } from '../../../core/shot/directions.ts';
 import type { DragPhase } from '../../table/ballDrag.ts';
 import { CUE } from '../../table/labShot.ts';
-import { AimMark, BallMark, PathMark } from '../../table/marks.tsx';
+import { LyingBalls } from '../../table/LyingBalls.tsx';
+import { AimMark, PathMark } from '../../table/marks.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 
 /** How long a way is drawn: all of the chosen shot, else up to the ball, seconds. */
@@ -33,7 +34,7 @@ const DRAWN = 5;
 
 /** The ways to the ball: the chosen one with what comes of it, the others as far as the ball. */
 export const KickTable = memo(function KickTable(props: KickTableProps) {
-  const { shot, lines, chosen, target, selected, positions, onDrag, onKey } = props;
+  const { shot, lines, chosen, target, selected = '', positions, onDrag, onKey } = props;
   const { table, balls } = shot;
   const ways = useMemo(
     () =>
@@ -72,21 +73,7 @@ export const KickTable = memo(function KickTable(props: KickTableProps) {
       {cue !== undefined && aim !== undefined && positions === undefined && (
         <AimMark from={cue} to={aim.at} />
       )}
-      {balls.map((ball) => {
-        const at = positions?.get(ball.id);
-        return (
-          at !== null && (
-            <BallMark
-              key={ball.id}
-              id={ball.id}
-              at={at ?? ball}
-              radius={ball.radius}
-              selected={positions === undefined && ball.id === selected}
-              {...(ball.id === CUE ? {} : { name: ball.id })}
-            />
-          )
-        );
-      })}
+      <LyingBalls balls={balls} positions={positions} selected={selected} />
     </TableDrawing>
   );
 });

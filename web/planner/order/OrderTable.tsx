@@ -5,10 +5,11 @@ import { simulate } from '../../../core/motion/simulate.ts';
 import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
 import type { Table } from '../../../core/table/table.ts';
 import type { DragPhase } from '../../table/ballDrag.ts';
-import { BallMark, LandingMark, PathMark } from '../../table/marks.tsx';
+import { LandingMark, PathMark } from '../../table/marks.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { WindowMark } from '../../table/WindowMark.tsx';
 import { CUE } from '../../table/labShot.ts';
+import { LyingBalls } from '../../table/LyingBalls.tsx';
 import { worthBands } from './worthBands.ts';
 
 interface OrderTableProps {
@@ -53,21 +54,11 @@ export const OrderTable = memo(function OrderTable(props: OrderTableProps) {
             />
           )),
       )}
-      {(positions !== undefined && looked !== undefined ? looked.shot.balls : balls).map((ball) => {
-        const at = positions?.get(ball.id);
-        return (
-          at !== null && (
-            <BallMark
-              key={ball.id}
-              id={ball.id}
-              at={at ?? ball}
-              radius={ball.radius}
-              selected={positions === undefined && ball.id === selected}
-              {...(ball.id === CUE ? {} : { name: ball.id })}
-            />
-          )
-        );
-      })}
+      <LyingBalls
+        balls={positions !== undefined && looked !== undefined ? looked.shot.balls : balls}
+        positions={positions}
+        selected={selected}
+      />
       {steps.map((each, i) => (
         <LandingMark key={i} at={each.landing} ordinal={i + 1} strong={i === step} />
       ))}
