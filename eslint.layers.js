@@ -15,6 +15,7 @@ export const CORE = [
   'counting',
   'records',
   'rules',
+  'tactics',
   'drill',
   'scoring',
   'virtual',

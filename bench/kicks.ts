@@ -2,6 +2,7 @@ import { kickFamilies } from '../core/shot/kicks/kickFamilies.ts';
 import { kickLines, type KickWish } from '../core/shot/kicks/kickLines.ts';
 import type { KickPosition, KickStroke } from '../core/shot/kicks/way.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
+import { rankAnswers } from '../core/tactics/ranking.ts';
 import { POOL } from '../core/testing/balls.ts';
 import { thrownTable } from '../core/testing/thrownTable.ts';
 import { middle, type Figure } from './report.ts';
@@ -23,11 +24,24 @@ function kicking(name: string, wanted: string, work: (position: KickPosition) =>
   return { name, value: middle(SEEDS.map(time)), unit: 'ms, one thread', wanted };
 }
 
-/** Milliseconds for the lines of one stroke, and for those over paces and sides with a player's chances. */
+const TEAM = executionErrorOf('team', 'pool');
+
+/** Milliseconds for the lines of one stroke, for those over paces and sides with a player's chances, and for what to play. */
 export const kicks: Readonly<Record<string, () => Figure>> = {
   'kicks.stroke': () => kicking('kicks.stroke', 'under 150', (position) => kickLines(position, STROKE, WISH)),
   'kicks.family': () =>
     kicking('kicks.family', 'under 1,500', (position) =>
-      kickFamilies(position, WISH, executionErrorOf('team', 'pool')),
+      kickFamilies(position, WISH, TEAM),
+    ),
+  'safety.ranked': () =>
+    kicking('safety.ranked', 'under 3,000', (position) =>
+      rankAnswers({
+        ...position,
+        game: 'nine-ball',
+        on: ['1'],
+        error: TEAM,
+        opponent: TEAM,
+        missCalled: false,
+      }),
     ),
 };

@@ -58,6 +58,7 @@ describe('axe finds nothing serious', () => {
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['order of a table', '/lab/order', 'a chance of'],
     ['ways to a ball', '/lab/kick', 'lies open'],
+    ['what to play', '/lab/safety', 'What to play'],
     ['players', '/players', 'Petra Nightingale'],
     ['compare', '/players/compare', 'Choose two players'],
     ['records', '/players/records', 'Take a backup'],

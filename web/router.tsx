@@ -137,6 +137,10 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./lab/kick/KickPage.tsx')).KickPage }),
             },
             {
+              path: '/lab/safety',
+              lazy: async () => ({ Component: (await import('./lab/safety/SafetyPage.tsx')).SafetyPage }),
+            },
+            {
               path: '/lab/call',
               lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },

@@ -14,6 +14,8 @@ import { potLines, ROUGH_BY, roughChance, viewOf, type AcceptanceSource } from '
 interface BestPotOptions extends CueingOptions {
   /** The only pockets that count; all when left out. */
   readonly pockets?: readonly PocketName[] | undefined;
+  /** Acceptances that are known already, or can be had from elsewhere. */
+  readonly source?: AcceptanceSource | undefined;
 }
 
 /**
@@ -29,7 +31,7 @@ export function bestPotChance(
   options: BestPotOptions = {},
 ): number {
   const spread = toRadians(error.directionDeg);
-  const looks = potLines(table, objects, wanted, acceptanceNear, options.pockets)
+  const looks = potLines(table, objects, wanted, options.source ?? acceptanceNear, options.pockets)
     .map((line) => ({ line, rough: roughChance(cue, line, spread) }))
     .sort((a, b) => b.rough - a.rough);
   let best = 0;

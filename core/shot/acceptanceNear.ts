@@ -23,18 +23,28 @@ const FLATTEST_MIDDLE = toRadians(62);
 const SHUT_MIDDLE = toRadians(78);
 /** Side of the squares in which a flat way into a pocket counts as the same but for its direction, metres. */
 const CELL = 0.01;
+/**
+ * How long such a piece is along the cushion where many places are asked for, metres, and how wide farther from it than
+ * this: close to it a centimetre counts.
+ */
+const PIECE = 0.16;
+const WIDE_PIECE = 0.03;
+const CLOSE = 0.08;
 
 /** What is known of a table's pockets, by keys of pocket, direction and distance, or of pocket and square. */
 interface Known {
   readonly openings: Map<number, Opening | undefined>;
   readonly cells: Map<number, Acceptance | undefined>;
+  /** The same for longer pieces along the cushion. */
+  readonly pieces: Map<number, Acceptance | undefined>;
 }
 
 const known = new WeakMap<Table, Known>();
 
 function knownOf(table: Table): Known {
   let found = known.get(table);
-  if (found === undefined) known.set(table, (found = { openings: new Map(), cells: new Map() }));
+  if (found === undefined)
+    known.set(table, (found = { openings: new Map(), cells: new Map(), pieces: new Map() }));
   return found;
 }
 
@@ -51,12 +61,18 @@ function remembered<T>(map: Map<number, T>, key: number, compute: () => T): T {
   return made;
 }
 
-function openingAt(table: Table, name: PocketName, turn: number, away: number): Opening | undefined {
+/** @param away how far the ball is, metres; undefined where any distance will do */
+function openingAt(
+  table: Table,
+  name: PocketName,
+  turn: number,
+  away: number | undefined,
+): Opening | undefined {
   const pocket = pocketNamed(table, name);
   const way = bearing(pocket.mouth, pocket.drop) + turn * TURN;
   const reach = DISTANCES.find(
     (each, i) =>
-      (each <= away || i === DISTANCES.length - 1) &&
+      (away === undefined || each <= away || i === DISTANCES.length - 1) &&
       isInside(table, {
         x: pocket.mouth.x - each * Math.cos(way),
         y: pocket.mouth.y - each * Math.sin(way),
@@ -75,19 +91,28 @@ function openingAt(table: Table, name: PocketName, turn: number, away: number): 
   });
 }
 
-/** The acceptance of a place from that of the middle of its square, turned by the difference of their bearings. */
-function fromSquare(table: Table, from: Point, name: PocketName): Acceptance | undefined {
+/** The acceptance of a place from that of the middle of its square or piece, turned by the difference of their bearings. */
+function fromSquare(table: Table, from: Point, name: PocketName, piece: boolean): Acceptance | undefined {
   const radius = table.preset.ballRadius;
-  const column = Math.round(from.x / CELL);
-  const row = Math.round(from.y / CELL);
-  const at = {
-    x: Math.min(table.length - radius, Math.max(radius, column * CELL)),
-    y: Math.min(table.width - radius, Math.max(radius, row * CELL)),
-  };
-  const key = (column * 4096 + row) * POCKET_NAMES.length + POCKET_NAMES.indexOf(name);
-  const base = remembered(knownOf(table).cells, key, () => acceptanceOf(table, at, name));
-  if (base === undefined) return undefined;
   const { mouth } = pocketNamed(table, name);
+  const isAlongX = Math.abs(from.x - mouth.x) > Math.abs(from.y - mouth.y);
+  const off = isAlongX ? Math.min(from.y, table.width - from.y) : Math.min(from.x, table.length - from.x);
+  const across = piece && off > CLOSE ? WIDE_PIECE : CELL;
+  const along = piece ? PIECE : CELL;
+  const [wide, high] = isAlongX ? [along, across] : [across, along];
+  const column = Math.round(from.x / wide);
+  const row = Math.round(from.y / high);
+  const at = {
+    x: Math.min(table.length - radius, Math.max(radius, column * wide)),
+    y: Math.min(table.width - radius, Math.max(radius, row * high)),
+  };
+  const key =
+    ((column * 4096 + row) * POCKET_NAMES.length + POCKET_NAMES.indexOf(name)) * 4 +
+    (isAlongX ? 2 : 0) +
+    (across === CELL ? 1 : 0);
+  const { cells, pieces } = knownOf(table);
+  const base = remembered(piece ? pieces : cells, key, () => acceptanceOf(table, at, name));
+  if (base === undefined) return undefined;
   const turn = wrapAngle(bearing(from, mouth) - bearing(at, mouth));
   return { low: base.low + turn, high: base.high + turn, middle: base.middle + turn, speed: base.speed };
 }
@@ -99,6 +124,19 @@ function fromSquare(table: Table, from: Point, name: PocketName): Acceptance | u
  * @returns undefined when no direction near the straight line pots it
  */
 export function acceptanceNear(table: Table, from: Point, name: PocketName): Acceptance | undefined {
+  return acceptanceBy(table, from, name, false);
+}
+
+/**
+ * The same from fewer places still, for searches that leave balls everywhere: along a cushion what holds at a place is taken
+ * to hold for eight centimetres either way, and elsewhere a pocket is looked at from one distance, every five degrees.
+ * Arguments as above.
+ */
+export function acceptanceAbout(table: Table, from: Point, name: PocketName): Acceptance | undefined {
+  return acceptanceBy(table, from, name, true);
+}
+
+function acceptanceBy(table: Table, from: Point, name: PocketName, about: boolean): Acceptance | undefined {
   const pocket = pocketNamed(table, name);
   const straight = bearing(from, pocket.mouth);
   const off = wrapAngle(straight - bearing(pocket.mouth, pocket.drop));
@@ -106,13 +144,15 @@ export function acceptanceNear(table: Table, from: Point, name: PocketName): Acc
   if (isMiddle && Math.abs(off) > SHUT_MIDDLE) return undefined;
   const away = distance(from, pocket.mouth);
   const flat = Math.abs(off) > (isMiddle ? FLATTEST_MIDDLE : FLATTEST_CORNER);
-  const below = Math.floor(off / TURN);
+  const step = about ? 2 : 1;
+  const below = step * Math.floor(off / (step * TURN));
+  const reach = about ? undefined : away;
   const [one, two] =
     flat || away < 0.5 * DISTANCES[DISTANCES.length - 1]!
       ? [undefined, undefined]
-      : [openingAt(table, name, below, away), openingAt(table, name, below + 1, away)];
-  if (one === undefined || two === undefined) return fromSquare(table, from, name);
-  const share = off / TURN - below;
+      : [openingAt(table, name, below, reach), openingAt(table, name, below + step, reach)];
+  if (one === undefined || two === undefined) return fromSquare(table, from, name, about);
+  const share = (off / TURN - below) / step;
   const half = Math.atan(((1 - share) * one.half + share * two.half) / away);
   const middle = straight + Math.atan(((1 - share) * one.aside + share * two.aside) / away);
   return { low: middle - half, high: middle + half, middle, speed: pottingSpeed(table, away) };

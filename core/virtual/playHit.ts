@@ -1,5 +1,6 @@
 import type { ContactGrade } from '../counting/gradedContact.ts';
-import { givenAway, type LeaveGrade } from '../counting/kickScore.ts';
+import { givenAway } from '../counting/kickScore.ts';
+import { leaveGrade } from '../counting/leaveGrade.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -20,9 +21,6 @@ const FULL_FROM = 0.7;
 const THICK_FROM = 0.4;
 /** A missed shot is played again this often before the virtual player is let off. */
 const MOST_REPEATS = 9;
-/** From these chances of the opponent's best pot on a leave is half a chance, or wide open. */
-const HALF = 0.25;
-const OPEN = 0.6;
 
 /** Safeties that are tried before one is settled on, and the best of them that are looked at closely: executions of each. */
 const LOOKED_AT = 260;
@@ -108,11 +106,6 @@ function worthOf({ scoring }: Drill, { met, legal, grade, given }: Judged): numb
   if (scoring.method !== 'graded-contact') return (legal && leave === 'nothing on' ? 1 : 0) - TIE * given;
   const points = scoring.points[met ? grade : 'miss'];
   return points / Math.max(1, ...Object.values(scoring.points)) - TIE * given;
-}
-
-/** How a leave is graded: what an opponent makes of it. @param chance of their best pot, 0…1 */
-export function leaveGrade(chance: number): LeaveGrade {
-  return chance >= OPEN ? 'wide open' : chance >= HALF ? 'half a chance' : 'nothing on';
 }
 
 function gradeOf(task: HitTask, hit: Hit): ContactGrade {

@@ -12,7 +12,7 @@ import { ball, cueBall, POOL, SNOOKER } from '../testing/balls.ts';
 import { brokenConditions, choosePot, type PotSituation } from './choosePot.ts';
 import { placeInHand } from './cueBallPlace.ts';
 import { bestLeft } from '../planning/safety/leave.ts';
-import { leaveGrade } from './playHit.ts';
+import { leaveGrade } from '../counting/leaveGrade.ts';
 import type { VirtualPlayer } from './player.ts';
 
 const playerAt = (table = POOL): VirtualPlayer => ({

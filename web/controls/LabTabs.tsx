@@ -8,6 +8,7 @@ const TABS = [
   { path: '/lab/position', name: 'Position' },
   { path: '/lab/order', name: 'Order' },
   { path: '/lab/kick', name: 'kick' },
+  { path: '/lab/safety', name: 'Safety' },
   { path: '/lab/call', name: 'Call it' },
 ] as const;
 

@@ -187,6 +187,24 @@ export function ErrorArrow({ from, to }: ErrorArrowProps) {
   );
 }
 
+/** Where a ball comes to lie: an open ring of its size. */
+export function GhostMark({ at, radius }: { readonly at: Point; readonly radius: number }) {
+  const projection = useProjection();
+  const unit = useUnit();
+  const [x, y] = projection.toDrawing(at);
+  return (
+    <circle
+      cx={x}
+      cy={y}
+      r={1000 * radius}
+      fill="none"
+      stroke={colour('ink')}
+      strokeWidth={2 * unit}
+      strokeDasharray={`${5 * unit} ${3 * unit}`}
+    />
+  );
+}
+
 interface AimMarkProps {
   readonly from: Point;
   readonly to: Point;

@@ -1,6 +1,7 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { KickFamily } from '../../core/shot/kicks/kickFamilies.ts';
 import type { KickStroke } from '../../core/shot/kicks/way.ts';
+import { oneRun, type Running } from './oneRun.ts';
 import type { KickAsked, KickSolver, LinesTold } from './kickProtocol.ts';
 
 const start = () => new Worker(new URL('./kick.worker.ts', import.meta.url), { type: 'module' });
@@ -17,11 +18,8 @@ export function kickLinesOf(asked: KickAsked, stroke: KickStroke): Promise<Lines
 export function kickFamiliesOf(
   asked: KickAsked,
   onShare: (share: number) => void,
-): { readonly answer: Promise<readonly KickFamily[]>; readonly stop: () => void } {
-  const worker = start();
-  const answer = new Promise<readonly KickFamily[]>((resolve, reject) => {
-    worker.addEventListener('error', (event) => reject(new Error(event.message)));
-    wrap<KickSolver>(worker).families(asked, proxy(onShare)).then(resolve, reject);
-  }).finally(() => worker.terminate());
-  return { answer, stop: () => worker.terminate() };
+): Running<readonly KickFamily[]> {
+  return oneRun<KickSolver, readonly KickFamily[]>(start(), (solver) =>
+    solver.families(asked, proxy(onShare)),
+  );
 }

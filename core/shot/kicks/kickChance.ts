@@ -1,45 +1,17 @@
-import { normalCdf } from '../../math/normal.ts';
-import { borderOf } from '../../math/roots.ts';
 import type { Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { buttOf, cueingOf, hampered } from '../../player/cueing.ts';
-import { executedWith, type Draws } from '../../player/execute.ts';
+import { executedWith } from '../../player/execute.ts';
+import { latinDraws } from '../../player/latinDraws.ts';
 import type { ExecutionError } from '../../player/levels.ts';
-import { createRandom } from '../../random/random.ts';
 import { ballLost, cueBallGone } from '../outcome.ts';
 import { hitOf, isLegalHit } from './hit.ts';
 import { kickShot, type KickPosition, type KickStroke, type Way } from './way.ts';
 
 const EXECUTIONS = 400;
 
-/** The value that a standard normal error stays below with this probability, by halving. */
-function quantile(probability: number): number {
-  return borderOf((z) => normalCdf(z) <= probability, -8, 8, 1e-9);
-}
-
-/**
- * The same errors for every line: lines differ by what they are, and not by luck. Each error takes every part of its
- * distribution once, in a chance order (M. McKay, R. Beckman, W. Conover 1979: Latin hypercube).
- */
-const DRAWS: readonly Draws[] = (() => {
-  const random = createRandom(4610);
-  const column = () => {
-    const values = Array.from({ length: EXECUTIONS }, (_, k) => quantile((k + 0.5) / EXECUTIONS));
-    for (let k = EXECUTIONS - 1; k > 0; k--) {
-      const other = Math.floor(random.uniform() * (k + 1));
-      [values[k], values[other]] = [values[other]!, values[k]!];
-    }
-    return values;
-  };
-  const [line, pace, side, height, elevation] = [column(), column(), column(), column(), column()];
-  return line.map((each, k) => ({
-    line: each,
-    pace: pace[k]!,
-    side: side[k]!,
-    height: height[k]!,
-    elevation: elevation[k]!,
-  }));
-})();
+/** The same errors for every line. */
+const DRAWS = latinDraws(EXECUTIONS, 4610);
 
 /** A kick as it has to be cued, and the player's errors with it; undefined where it cannot be. */
 export function cuedKick(

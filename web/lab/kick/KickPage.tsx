@@ -1,16 +1,13 @@
 import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
-import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
+import { useDebouncedValue } from '@mantine/hooks';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Point } from '../../../core/math/point.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
-import type { Shot } from '../../../core/motion/shot.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { middleOf } from '../../../core/shot/directions.ts';
 import { wayKey } from '../../../core/shot/kicks/way.ts';
-import { tableOfCard } from '../../../core/table/card.ts';
 import { tablesQuery } from '../../api/tables.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { Loading } from '../../controls/Loading.tsx';
@@ -21,9 +18,7 @@ import { KickTable } from '../../planner/kick/KickTable.tsx';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { useLatest } from '../../planner/useLatest.ts';
-import { arrowStep } from '../../table/arrowStep.ts';
-import { useBallDrag } from '../../table/ballDrag.ts';
-import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
+import { addBall, CUE, removeBall, shotToLink } from '../../table/labShot.ts';
 import { usePlayback } from '../../table/usePlayback.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
@@ -31,9 +26,8 @@ import { kickLinesOf } from '../../workers/kick.ts';
 import type { KickAsked } from '../../workers/kickProtocol.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
-import { firstPosition } from '../labStart.ts';
-import { withStrike, type ChosenTable } from '../labState.ts';
-import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
+import { withStrike } from '../labState.ts';
+import { useBallBench, useBenchKeys } from '../useBallBench.ts';
 import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
 import { LinesCard } from './LinesCard.tsx';
 
@@ -52,11 +46,8 @@ export function KickPage() {
 function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { params, set } = useAddress();
   const { term } = useWords();
-  const [state, dispatch] = useReducer(strokeReducer, undefined, () =>
-    startStroke(firstPosition(params, tables)),
-  );
-  const { steps: history, selected } = state;
-  const { shot, chosen } = history.present;
+  const bench = useBallBench(params, tables);
+  const { shot, chosen, history, selected, change, select, move } = bench;
   const { strike } = shot;
   const [wanted, setWanted] = useState<string>();
   const setting = kickSettingFrom(
@@ -99,50 +90,24 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   }, [shot, line]);
   const { positions, play } = usePlayback(played);
 
-  const change = useCallback(
-    (next: Shot, sameStep = false) => dispatch({ kind: 'change', shot: next, sameStep }),
-    [],
-  );
-  const select = useCallback((id: string) => dispatch({ kind: 'select', id }), []);
-  const move = useCallbackRef((id: string, to: Point, sameStep?: boolean) =>
-    change(moveBall(shot, id, to), sameStep),
-  );
-  const drag = useBallDrag({ balls: shot.balls, onSelect: select, onMove: move });
-  const chooseTable = useCallbackRef((next: ChosenTable) => {
-    const table = tableOfCard(next.card, next.conditions);
-    dispatch({ kind: 'set up', position: { shot: onTable(shot, table), chosen: next } });
-  });
   const choose = (i: number) => {
     const next = lines[i];
     if (next !== undefined) setWanted(wayKey({ ...next, end: 'ball' }));
   };
-  const ball = shot.balls.find((each) => each.id === selected);
-  const onKey = useCallbackRef((event: KeyboardEvent) => {
-    const to = ball && arrowStep(event, ball, shot.table.length);
-    if (to !== undefined && ball !== undefined) change(moveBall(shot, ball.id, to));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
-      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
-    else if (event.key === 'n') {
-      const at = shot.balls.findIndex((each) => each.id === selected);
-      select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);
-    } else if (event.key === 'p') play();
-    else if (lines[Number(event.key) - 1] !== undefined) choose(Number(event.key) - 1);
-    else return;
-    event.preventDefault();
+  const onKey = useBenchKeys(bench, (key) => {
+    if (key === 'p') play();
+    else if (lines[Number(key) - 1] !== undefined) choose(Number(key) - 1);
+    else return false;
+    return true;
   });
   const ids = shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id]));
 
   return (
     <div className="lab">
       <Stack gap={8}>
-        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={chooseTable} />
+        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={bench.chooseTable} />
         <Group gap={6}>
-          <UndoRedo
-            past={history.past}
-            future={history.future}
-            onUndo={() => dispatch({ kind: 'undo' })}
-            onRedo={() => dispatch({ kind: 'redo' })}
-          />
+          <UndoRedo past={history.past} future={history.future} onUndo={bench.undo} onRedo={bench.redo} />
           <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
             Link
           </Button>
@@ -154,7 +119,7 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           target={target}
           selected={selected}
           positions={positions}
-          onDrag={drag}
+          onDrag={bench.drag}
           onKey={onKey}
         />
         <Text size="sm" c="dimmed">

@@ -1,0 +1,183 @@
+import { Button, Checkbox, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useSearchParams } from 'react-router';
+import { simulate } from '../../../core/motion/simulate.ts';
+import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
+import type { ClubTable } from '../../../core/records/clubTable.ts';
+import type { Situation } from '../../../core/tactics/situation.ts';
+import { tablesQuery } from '../../api/tables.ts';
+import { OneOf } from '../../controls/fields.tsx';
+import { Loading } from '../../controls/Loading.tsx';
+import { UndoRedo } from '../../controls/UndoRedo.tsx';
+import { useAddress } from '../../controls/useAddress.ts';
+import { AnswersCard } from '../../planner/tactics/AnswersCard.tsx';
+import { AnswerTable } from '../../planner/tactics/AnswerTable.tsx';
+import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
+import { useOneRun } from '../../planner/useOneRun.ts';
+import { addBall, CUE, removeBall, shotToLink } from '../../table/labShot.ts';
+import { usePlayback } from '../../table/usePlayback.ts';
+import { rankingOf } from '../../workers/tactics.ts';
+import { BallPanel } from '../BallPanel.tsx';
+import { LabHead } from '../LabHead.tsx';
+import { useBallBench, useBenchKeys } from '../useBallBench.ts';
+import { ballsOn, gamesOn, safetySettingFrom, strangeBalls, turnsIn, turnWords } from './safetySetting.ts';
+
+/** What to play when no pot is easy: pots, safeties and kicks against what they leave. */
+export function SafetyPage() {
+  const [params] = useSearchParams();
+  const tables = useQuery(tablesQuery);
+  if (tables.data === undefined && params.has('table'))
+    return <Loading what="the table" error={tables.error} />;
+  return <SafetyLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+}
+
+function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
+  const { params, set } = useAddress();
+  const bench = useBallBench(params, tables);
+  const { shot, chosen, history, selected, change, select, move } = bench;
+  const { preset, parameters } = shot.table;
+  const { game, turn, level, opponent, missCalled } = safetySettingFrom(params, preset);
+  const situation = useMemo((): Situation => {
+    const ids = shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id]));
+    return {
+      table: shot.table,
+      game,
+      balls: shot.balls,
+      cue: CUE,
+      on: ballsOn(game, turn, ids),
+      error: executionErrorOf(level, shot.table.preset.game),
+      opponent: executionErrorOf(opponent, shot.table.preset.game),
+      missCalled,
+    };
+  }, [shot.table, shot.balls, game, turn, level, opponent, missCalled]);
+  const asked = useMemo(
+    () => ({ ...situation, table: { preset, parameters } }),
+    [situation, preset, parameters],
+  );
+  const key = useMemo(() => JSON.stringify(asked), [asked]);
+  const run = useOneRun(key, (onShare) => rankingOf(asked, onShare));
+  const [wanted, setWanted] = useState({ key, answer: 0 });
+  const looked = wanted.key === key ? wanted.answer : 0;
+  const answer = run.answer?.answers[looked];
+  const played = useMemo(
+    () => answer && { shot: answer.shot, result: simulate(answer.shot, { paths: true }) },
+    [answer],
+  );
+  const { positions, play } = usePlayback(played);
+  const choose = (each: number) => setWanted({ key, answer: each });
+  const onKey = useBenchKeys(bench, (pressed) => {
+    if (pressed === 'p') play();
+    else if (run.answer?.answers[Number(pressed) - 1] !== undefined) choose(Number(pressed) - 1);
+    else return false;
+    return true;
+  });
+  const strange = strangeBalls(
+    game,
+    shot.balls.map(({ id }) => id),
+  );
+  const canAsk = strange.length === 0 && situation.on.length > 0;
+
+  return (
+    <div className="lab">
+      <Stack gap={8}>
+        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={bench.chooseTable} />
+        <Group gap={6}>
+          <UndoRedo past={history.past} future={history.future} onUndo={bench.undo} onRedo={bench.redo} />
+          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
+            Link
+          </Button>
+        </Group>
+        <AnswerTable
+          shot={shot}
+          situation={situation}
+          answer={answer}
+          selected={selected}
+          positions={positions}
+          onDrag={bench.drag}
+          onKey={onKey}
+        />
+        <Text size="sm" c="dimmed">
+          {answer === undefined
+            ? 'Put the balls where they lie, and say what is on.'
+            : 'The ways of the balls as planned, and where they stop; dashed, the best pot that is left to the opponent.'}
+        </Text>
+        {answer !== undefined && <StrokeCaution strike={answer.shot.strike} leaves={false} />}
+      </Stack>
+      <div className="lab-side">
+        <section className="card" aria-labelledby="asked-title">
+          <Title order={2} size="h4" id="asked-title">
+            Whose turn, at what
+          </Title>
+          <SimpleGrid cols={2} spacing={8}>
+            <OneOf
+              label="Game"
+              value={game}
+              values={gamesOn(preset)}
+              onChange={(next) => set({ game: next, turn: null })}
+            />
+            <OneOf
+              label="On"
+              value={turn}
+              values={turnsIn(game)}
+              wordOf={(each) => turnWords(each, game)}
+              onChange={(next) => set({ turn: next === 'usual' ? null : next })}
+            />
+            <OneOf
+              label="A player of"
+              value={level}
+              values={LEVEL_NAMES}
+              onChange={(next) => set({ level: next === 'team' ? null : next })}
+            />
+            <OneOf
+              label="Against"
+              value={opponent}
+              values={LEVEL_NAMES}
+              onChange={(next) => set({ opponent: next === 'team' ? null : next })}
+            />
+          </SimpleGrid>
+          {game === 'snooker' && (
+            <Checkbox
+              mt={8}
+              size="xs"
+              label="A miss is called"
+              checked={missCalled}
+              onChange={(event) => set({ miss: event.currentTarget.checked ? null : 'no' })}
+            />
+          )}
+        </section>
+        {strange.length > 0 && (
+          <Text size="sm" role="alert">
+            {strange.join(', ')}: no ball of this game. Take it away, or choose another table.
+          </Text>
+        )}
+        {strange.length === 0 && situation.on.length === 0 && (
+          <Text size="sm" role="alert">
+            No ball on the table may be played: put one down, or say what is on.
+          </Text>
+        )}
+        {canAsk && (
+          <AnswersCard
+            run={run}
+            game={game}
+            chosen={looked}
+            onChoose={choose}
+            tools={
+              <Button size="compact-xs" my={4} variant="default" onClick={play}>
+                Play it
+              </Button>
+            }
+          />
+        )}
+        <BallPanel
+          shot={shot}
+          selected={selected}
+          onSelect={select}
+          onMove={move}
+          onAdd={(id) => change(addBall(shot, id))}
+          onRemove={(id) => change(removeBall(shot, id))}
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { TABLE_PRESETS } from '../../../core/table/presets.ts';
+import { ballsOn, gamesOn, safetySettingFrom, strangeBalls, turnsIn } from './safetySetting.ts';
+
+const settingOf = (query: string, table: keyof typeof TABLE_PRESETS) =>
+  safetySettingFrom(new URLSearchParams(query), TABLE_PRESETS[table]);
+
+describe('what is asked of a position', () => {
+  it('is the usual game of the table where the address says nothing, or something of another', () => {
+    expect(settingOf('', 'pool-9ft')).toMatchObject({ game: 'nine-ball', turn: 'usual', missCalled: false });
+    expect(settingOf('game=snooker&turn=a+colour', 'pool-9ft')).toMatchObject({
+      game: 'nine-ball',
+      turn: 'usual',
+    });
+    expect(settingOf('', 'eight-7ft').game).toBe('small-table eight-ball');
+    expect(settingOf('turn=a+colour&miss=no', 'snooker-12ft')).toMatchObject({
+      game: 'snooker',
+      turn: 'a colour',
+      missCalled: false,
+    });
+    expect(gamesOn(TABLE_PRESETS['snooker-12ft'])).toEqual(['snooker']);
+  });
+
+  it('says which balls are on', () => {
+    expect(ballsOn('nine-ball', 'usual', ['9', '3', '5'])).toEqual(['3']);
+    expect(ballsOn('eight-ball', 'usual', ['1', '8', '9'])).toEqual(['1', '9']);
+    expect(ballsOn('eight-ball', 'high balls', ['1', '8', '9'])).toEqual(['9']);
+    expect(ballsOn('eight-ball', 'the 8', ['1', '8', '9'])).toEqual(['8']);
+    expect(ballsOn('snooker', 'usual', ['blue', 'red 2', 'pink'])).toEqual(['red 2']);
+    expect(ballsOn('snooker', 'usual', ['pink', 'blue'])).toEqual(['blue']);
+    expect(ballsOn('snooker', 'a colour', ['blue', 'red 2'])).toEqual(['blue']);
+    for (const game of gamesOn(TABLE_PRESETS['pool-9ft'])) expect(turnsIn(game)[0]).toBe('usual');
+  });
+
+  it('knows the balls that are of another game', () => {
+    expect(strangeBalls('snooker', ['cue', 'red 12', 'blue', '7'])).toEqual(['7']);
+    expect(strangeBalls('nine-ball', ['cue', '9', '15', '16', 'red 1'])).toEqual(['16', 'red 1']);
+  });
+});

@@ -1,0 +1,54 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Running } from '../workers/oneRun.ts';
+
+/** Where a run stands: what share is done, 0…1, and what came of it. */
+interface Run<T> {
+  readonly key: string;
+  readonly share: number;
+  readonly answer?: T;
+  readonly failed?: string;
+}
+
+/** A computation that is asked for by hand, with progress, and can be stopped. */
+export interface OneRun<T> {
+  readonly share: number;
+  readonly isRunning: boolean;
+  readonly isBegun: boolean;
+  readonly answer: T | undefined;
+  readonly failed: string | undefined;
+  readonly start: () => void;
+  readonly stop: () => void;
+}
+
+/** @param key what the question is: with another one nothing is known, and a run for the former ends */
+export function useOneRun<T>(
+  key: string,
+  begin: (onShare: (share: number) => void) => Running<T>,
+): OneRun<T> {
+  const [run, setRun] = useState<Run<T>>();
+  const end = useRef<() => void>(() => undefined);
+  useEffect(() => () => end.current(), [key]);
+  const now = run?.key === key ? run : undefined;
+  return {
+    share: now?.share ?? 0,
+    isRunning: now !== undefined && now.answer === undefined && now.failed === undefined,
+    isBegun: now !== undefined,
+    answer: now?.answer,
+    failed: now?.failed,
+    start: () => {
+      end.current();
+      setRun({ key, share: 0 });
+      const working = begin((share) => setRun({ key, share }));
+      working.answer.then(
+        (answer) => setRun({ key, share: 1, answer }),
+        (error: unknown) =>
+          setRun({ key, share: 1, failed: error instanceof Error ? error.message : String(error) }),
+      );
+      end.current = working.stop;
+    },
+    stop: () => {
+      end.current();
+      setRun(undefined);
+    },
+  };
+}
