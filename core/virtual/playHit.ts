@@ -5,11 +5,13 @@ import type { AttemptOutcome } from '../drill/round.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
-import { safeties } from '../planning/safety/safeties.ts';
+import { safeties, type HitWish } from '../planning/safety/safeties.ts';
 import { bestLeft } from '../planning/safety/leave.ts';
-import { opponentError } from '../player/opponent.ts';
+import { judgesLeave, opponentError } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
-import { forgivingKick } from '../shot/kicks/forgivingKick.ts';
+import type { Game } from '../table/preset.ts';
+import { forgivingKick, isKickAsked } from '../shot/kicks/forgivingKick.ts';
+import { acceptanceAbout } from '../shot/acceptanceNear.ts';
 import { hitOf, isLegalHit, type Hit } from '../shot/kicks/hit.ts';
 import { ballLost } from '../shot/outcome.ts';
 import { playedBy, worthAsPlayed, type VirtualPlayer } from './player.ts';
@@ -41,7 +43,28 @@ function asksCushionFirst({ conditions }: Pick<Drill, 'conditions'>): boolean {
   return conditions.includes('cushion first');
 }
 
-/** The stroke that a virtual player plans: the kick that forgives most, or the safety that does best as it will be played. */
+/** Sides of the tip that are tried for a kick, ball radii: as much to the right as to the left. */
+const KICK_SIDES = [0, -0.4, 0.4];
+
+/** What a kick or a safety is to do, as the drill has it. */
+function wishOf(drill: Drill, task: HitTask, game: Game): HitWish {
+  const { target } = task;
+  if (task.kind === 'kick') {
+    const sides = drill.conditions.includes('no side') ? [0] : KICK_SIDES;
+    return { target, sides, wanted: (hit) => isKickAsked(task, hit, game) && keepsTo(drill, hit) };
+  }
+  return { target, sides: [0], wanted: (hit) => keepsTo(drill, hit) };
+}
+
+/** Whether a hit keeps to what the drill asks of it beside its cushions. */
+function keepsTo(drill: Drill, hit: Hit): boolean {
+  return !asksCushionFirst(drill) || hit.before.length > 0;
+}
+
+/**
+ * The stroke that a virtual player plans: of the kicks or safeties that the drill asks for the one that does best as it will
+ * be played; the kick that forgives most goes with them, and alone where there is no other.
+ */
 export function planHit(
   player: VirtualPlayer,
   drill: Drill,
@@ -50,20 +73,22 @@ export function planHit(
   cue: BallOnTable,
 ): Shot | undefined {
   const { table } = player;
-  if (task.kind === 'kick') return forgivingKick(table, balls, cue.id, task);
-  const opponent = opponentError(drill, table.preset.game);
-  const all = safeties(table, opponent, balls, cue.id, task.target, asksCushionFirst(drill));
+  const { game } = table.preset;
+  const opponent = opponentError(drill, game);
+  const all = safeties(table, opponent, balls, cue.id, wishOf(drill, task, game)).map(({ shot }) => shot);
+  const forgiving = task.kind === 'kick' ? forgivingKick(table, balls, cue.id, task) : undefined;
+  if (all.length === 0) return forgiving;
   const best = (shots: readonly Shot[], executions: number) =>
     shots
       .map((shot) => ({
         shot,
         worth: worthAsPlayed(player, shot, executions, (played) =>
-          worthOf(drill, judged(player, drill, task, played)),
+          worthOf(drill, task, judged(player, drill, task, played, true)),
         ),
       }))
       .sort((x, y) => y.worth - x.worth)
       .map(({ shot }) => shot);
-  const rough = best(spreadOut(all.map(({ shot }) => shot)), ROUGHLY);
+  const rough = best(spreadOut(forgiving === undefined ? all : [forgiving, ...all]), ROUGHLY);
   const close = best(rough.slice(0, CLOSELY_LOOKED_AT), CLOSELY);
   const refined = best(close.slice(0, REFINED).flatMap(around), CLOSELY);
   return best(refined.slice(0, TOLD_APART), FOR_GOOD)[0];
@@ -84,9 +109,12 @@ function spreadOut(all: readonly Shot[]): readonly Shot[] {
   const taken: Shot[] = [];
   for (const shot of all) {
     if (taken.length >= LOOKED_AT) break;
-    const { speed, direction } = shot.strike;
+    const { speed, direction, tip } = shot.strike;
     const isNew = taken.every(
-      ({ strike }) => strike.speed !== speed || Math.abs(strike.direction - direction) > NEIGHBOURS,
+      ({ strike }) =>
+        strike.speed !== speed ||
+        strike.tip.side !== tip.side ||
+        Math.abs(strike.direction - direction) > NEIGHBOURS,
     );
     if (isNew) taken.push(shot);
   }
@@ -96,14 +124,16 @@ function spreadOut(all: readonly Shot[]): readonly Shot[] {
 /** By how much less a stroke counts that gives the opponent all: of strokes that a drill rates alike the safer one. */
 const TIE = 0.01;
 
-/** What a drill gives for a safety, 0…1: its points, or what it does not give away. */
-function worthOf({ scoring }: Drill, { met, legal, grade, given }: Judged): number {
+/** What a drill gives for a kick or a safety, 0…1: its points, or what it does not give away. */
+function worthOf({ scoring }: Drill, { kind }: HitTask, { met, legal, grade, given }: Judged): number {
   const leave = leaveGrade(given);
   if (scoring.method === 'kick') {
     const most = scoring.penalty + Math.max(1, ...Object.values(scoring.leaveCosts));
     return 1 - givenAway({ hit: met, legal, repeats: 0, leave }, scoring) / most - TIE * given;
   }
-  if (scoring.method !== 'graded-contact') return (legal && leave === 'nothing on' ? 1 : 0) - TIE * given;
+  if (scoring.method !== 'graded-contact') {
+    return (legal && (kind === 'kick' || leave === 'nothing on') ? 1 : 0) - TIE * given;
+  }
   const points = scoring.points[met ? grade : 'miss'];
   return points / Math.max(1, ...Object.values(scoring.points)) - TIE * given;
 }
@@ -124,7 +154,14 @@ interface Judged {
   readonly given: number;
 }
 
-function judged({ table }: VirtualPlayer, drill: Drill, task: HitTask, shot: Shot): Judged {
+/** Leaves are looked at only where the drill judges them. @param asPlanned to choose by: less closely */
+function judged(
+  { table }: VirtualPlayer,
+  drill: Drill,
+  task: HitTask,
+  shot: Shot,
+  asPlanned = false,
+): Judged {
   const result = simulate(shot, { paths: true });
   const cueId = shot.strike.ball;
   const hit = hitOf(result, cueId);
@@ -133,7 +170,9 @@ function judged({ table }: VirtualPlayer, drill: Drill, task: HitTask, shot: Sho
   const cue = after.find(({ id }) => id === cueId);
   const objects = after.filter((ball) => ball !== cue);
   const foul = cue === undefined || ballLost(result.rest);
-  const left = foul ? 1 : bestLeft(table, opponentError(drill, table.preset.game), cue, objects, task.target);
+  const opponent = opponentError(drill, table.preset.game);
+  const source = asPlanned ? acceptanceAbout : undefined;
+  const left = foul || !judgesLeave(drill) ? 1 : bestLeft(table, opponent, cue, objects, task.target, source);
   return {
     met,
     legal: met && !foul && isLegalHit(hit, table.preset.game),

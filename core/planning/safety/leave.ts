@@ -2,6 +2,7 @@ import type { BallOnTable } from '../../motion/shot.ts';
 import type { ExecutionError } from '../../player/levels.ts';
 import type { Table } from '../../table/table.ts';
 import { bestPotChance } from '../bestPot.ts';
+import type { AcceptanceSource } from '../potOptions.ts';
 
 /** The balls that an opponent would have to pot: the reds where a red was on, otherwise the ball that was on. */
 function opponentsBalls(target: string, objects: readonly BallOnTable[]): readonly string[] {
@@ -15,6 +16,7 @@ function opponentsBalls(target: string, objects: readonly BallOnTable[]): readon
  * The chance of the best pot that a position leaves to an opponent, 0…1.
  * @param error the opponent's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees)
  * @param target the ball that was on for the player, as it is for the opponent
+ * @param source acceptances from elsewhere, for a search that asks for thousands
  */
 export function bestLeft(
   table: Table,
@@ -22,6 +24,7 @@ export function bestLeft(
   cue: BallOnTable,
   objects: readonly BallOnTable[],
   target: string,
+  source?: AcceptanceSource,
 ): number {
-  return bestPotChance(table, cue, objects, opponentsBalls(target, objects), error);
+  return bestPotChance(table, cue, objects, opponentsBalls(target, objects), error, { source });
 }
