@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
 import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
-import { choose, reads } from './lib/actions.ts';
+import { choose, pixelOf, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -33,6 +33,34 @@ describe('a kick drill', () => {
       .getByRole('button', { name: /By the left rail/ })
       .first()
       .waitFor();
+  });
+});
+
+describe('a kick at the table', () => {
+  it('is read off two taps: what it leaves, and whether the ball was met; the coach has the last word', async () => {
+    await startRound(page, 'Osric', 'replay', 1);
+    const tap = async (x: number, y: number) => {
+      const at = await pixelOf(page, { x, y }, 'landscape', 'snooker-12ft');
+      await page.mouse.click(at.x, at.y);
+    };
+    const hint = page.locator('.scoring-hint');
+    const leave = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}`), pressed: true });
+    // Right behind a red that hangs over a corner: the opponent has it.
+    await tap(3.1, 0.35);
+    await reads(hint, /^Now tap where the red/);
+    await tap(3.45, 0.1);
+    await reads(hint, /best pot from there: \d+ %, wide open\. Say so/);
+    await leave('Wide open').waitFor();
+    await page.keyboard.press('2');
+    await page.keyboard.press('Enter');
+    await reads(page.getByTestId('shot'), '2 / 6');
+    // Where the coach says otherwise, that counts.
+    await tap(3.1, 0.35);
+    await tap(3.45, 0.1);
+    await page.keyboard.press('a');
+    await leave('Nothing on').waitFor();
+    await page.keyboard.press('u');
+    await reads(page.getByTestId('shot'), '1 / 6');
   });
 });
 

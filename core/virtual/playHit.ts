@@ -1,4 +1,5 @@
 import type { ContactGrade } from '../counting/gradedContact.ts';
+import { gradeOfHit } from '../counting/gradeOfHit.ts';
 import { givenAway } from '../counting/kickScore.ts';
 import { leaveGrade } from '../counting/leaveGrade.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
@@ -18,9 +19,6 @@ import { playedBy, worthAsPlayed, type VirtualPlayer } from './player.ts';
 
 type HitTask = Extract<Drill['task'], { kind: 'kick' | 'safety' }>;
 
-/** From these shares of the width on a hit is full, or thick. */
-const FULL_FROM = 0.7;
-const THICK_FROM = 0.4;
 /** A missed shot is played again this often before the virtual player is let off. */
 const MOST_REPEATS = 9;
 
@@ -140,9 +138,7 @@ function worthOf({ scoring }: Drill, { kind }: HitTask, { met, legal, grade, giv
 
 function gradeOf(task: HitTask, hit: Hit): ContactGrade {
   if (hit.first !== task.target) return 'miss';
-  const wanted = task.kind === 'kick' ? task.cushions.length : 0;
-  if (hit.before.length > wanted && wanted > 0) return 'cushion first';
-  return hit.covered >= FULL_FROM ? 'full' : hit.covered >= THICK_FROM ? 'thick' : 'thin';
+  return gradeOfHit(hit, task.kind === 'kick' ? task.cushions.length : 0);
 }
 
 /** How a played kick or safety ended. */

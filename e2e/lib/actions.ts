@@ -7,6 +7,7 @@ import type { BallOnTable } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
 import { openRoundSchema } from '../../core/records/openRound.ts';
 import { drillSchema } from '../../core/records/drill.ts';
+import type { PresetId } from '../../core/table/preset.ts';
 import { buildTable } from '../../core/table/table.ts';
 import { projectionOf, type Orientation } from '../../web/table/projection.ts';
 import { readFileSync } from 'node:fs';
@@ -53,10 +54,11 @@ export async function pixelOf(
   page: Page,
   place: Point,
   orientation: Orientation = 'landscape',
+  preset: PresetId = 'pool-9ft',
 ): Promise<{ readonly x: number; readonly y: number }> {
   const box = await page.locator('svg.table-drawing').boundingBox();
   if (box === null) throw new Error('no table is drawn');
-  const projection = projectionOf(buildTable('pool-9ft'), orientation);
+  const projection = projectionOf(buildTable(preset), orientation);
   const [u, v] = projection.toDrawing(place);
   // The drawing is centred in its box and keeps its shape.
   const scale = Math.min(box.width / projection.width, box.height / projection.height);

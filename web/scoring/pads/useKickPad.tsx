@@ -1,4 +1,15 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import type { Point } from '../../../core/math/point.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import { CUE_BALL } from '../../../core/drill/layout.ts';
+import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
+import { opponentError } from '../../../core/player/opponent.ts';
+import type { Drill } from '../../../core/records/drill.ts';
+import { readKick, type KickRead, type KickTaps } from '../../../core/scoring/kickTaps.ts';
+import type { Table } from '../../../core/table/table.ts';
+import { GhostMark, LandingMark } from '../../table/marks.tsx';
+import { percent } from '../../words/units.ts';
+import { onCloth } from '../scoring.ts';
 import { CONTACT_GRADES, type ContactGrade } from '../../../core/counting/gradedContact.ts';
 import { LEAVE_GRADES, type LeaveGrade } from '../../../core/counting/kickScore.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
@@ -18,14 +29,32 @@ interface KickDraft {
   readonly leave: LeaveGrade | null;
 }
 
+/** Where the balls stopped, as far as it was tapped: the cue ball first, then the ball that was to be met. */
+type Taps = Partial<KickTaps>;
+
 const FIRST: KickDraft = { grade: null, legal: true, repeats: 0, leave: null };
 const MOST_REPEATS = 20;
 
 /** Hit and how thick, legal or not, what it leaves, and how often the miss was called and it was played again. */
-export function useKickPad({ course, actions }: ScoringProps): Pad {
+export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad {
+  const { course, actions, open, table } = props;
   const [draft, setDraft] = useState(FIRST);
+  const [taps, setTaps] = useState<Taps>({});
   const put = (change: Partial<KickDraft>) => setDraft({ ...draft, ...change });
-  const { scoring } = course.counting.drill;
+  const { drill } = course.counting;
+  const { scoring, task } = drill;
+  const seed = open.round.seed + actions.scoring.attempts.length;
+  const balls = useMemo(() => ballsOfSetUp(setUp(drill, table.preset, seed)), [drill, table, seed]);
+  const read = readOf(drill, table, balls, taps);
+  /** The first tap is the cue ball, the second the other one; the third begins again. */
+  const onTap = (place: Point) => {
+    const at = onCloth(place, table);
+    const isSecond = taps.cueAt !== undefined && taps.targetAt === undefined;
+    const next: Taps = isSecond ? { ...taps, targetAt: at } : { cueAt: at };
+    setTaps(next);
+    const told = readOf(drill, table, balls, next);
+    if (told !== undefined) put({ leave: told.leave, ...(told.missed && { grade: 'miss' as const }) });
+  };
   const penalty = scoring.method === 'kick' ? scoring.penalty : 0;
   const hit = draft.grade !== null && draft.grade !== 'miss';
   const told = draft.grade !== null && draft.leave !== null;
@@ -39,10 +68,11 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
           done: hit && legal,
           kick: { hit, legal: hit && legal, repeats, leave },
         },
-        shots: [{ ...BLANK_SHOT, grade }],
+        shots: [{ ...BLANK_SHOT, grade, landing: taps.cueAt ?? null }],
       }),
     );
     setDraft(FIRST);
+    setTaps({});
   };
   const grades = CONTACT_GRADES.map((grade, i): PadAction => ({
     key: String(i + 1),
@@ -82,11 +112,20 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
   const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true, disabled: !told };
   return {
     actions: [...grades, ...legality, ...leaves, ...repeats, save],
-    hint: !told
-      ? 'Say how the ball was met and what it leaves.'
-      : penalty > 0
-        ? `Each miss or foul gives ${penalty} away.`
-        : 'A miss or a foul gives ball in hand: the best leave there is.',
+    onTap,
+    marks: (
+      <>
+        {taps.cueAt !== undefined && <LandingMark at={taps.cueAt} strong />}
+        {taps.targetAt !== undefined && <GhostMark at={taps.targetAt} radius={table.preset.ballRadius} />}
+      </>
+    ),
+    hint:
+      hintOf(taps, read, task.kind === 'kick' ? task.target : '') ??
+      (!told
+        ? 'Say how the ball was met and what it leaves, or tap where the cue ball stopped.'
+        : penalty > 0
+          ? `Each miss or foul gives ${penalty} away.`
+          : 'A miss or a foul gives ball in hand: the best leave there is.'),
     buttons: (
       <div className="scoring-rows">
         <PadRow label="Hit" actions={grades} />
@@ -97,4 +136,29 @@ export function useKickPad({ course, actions }: ScoringProps): Pad {
       </div>
     ),
   };
+}
+
+/** What two taps tell, once both are there. */
+function readOf(
+  drill: Drill,
+  table: Table,
+  balls: readonly BallOnTable[],
+  { cueAt, targetAt }: Taps,
+): KickRead | undefined {
+  const { task } = drill;
+  const isThere = (id: string) => balls.some((ball) => ball.id === id);
+  if (cueAt === undefined || targetAt === undefined) return undefined;
+  if (task.kind !== 'kick' || !isThere(CUE_BALL) || !isThere(task.target)) return undefined;
+  const opponent = opponentError(drill, table.preset.game);
+  return readKick(table, balls, CUE_BALL, task.target, { cueAt, targetAt }, opponent);
+}
+
+function hintOf({ cueAt }: Taps, read: KickRead | undefined, target: string): string | undefined {
+  if (read !== undefined) {
+    const { left, leave, missed } = read;
+    return `The opponent’s best pot from there: ${percent(left)}, ${leave}.${missed ? ' The ball was not met.' : ''} Say so if it was otherwise.`;
+  }
+  return cueAt === undefined
+    ? undefined
+    : `Now tap where the ${target} stopped; where it lay, if it was not met.`;
 }
