@@ -28,7 +28,11 @@ export interface BreakScoreTally extends RoundResult {
 /** The three sides of a break, each grade 0…3. */
 const BEST_GRADE = 3;
 
-function pointsOf(attempt: BreakAttempt, settings: BreakScoreSettings): number {
+/** The points of one break. */
+export function breakPoints(
+  attempt: BreakAttempt,
+  settings: Omit<BreakScoreSettings, 'attempts' | 'dryBelow'>,
+): number {
   const { weights, mostBalls, afterInOff } = settings;
   const points =
     weights.balls * Math.min(mostBalls, attempt.balls) +
@@ -45,7 +49,7 @@ export function countBreakScore(
   const { weights, mostBalls, dryBelow } = settings;
   const counted = attempts.slice(0, settings.attempts);
   return {
-    value: counted.reduce((sum, attempt) => sum + pointsOf(attempt, settings), 0),
+    value: counted.reduce((sum, attempt) => sum + breakPoints(attempt, settings), 0),
     unit: 'points',
     better: 'high',
     maximum:

@@ -7,7 +7,7 @@ import { rackBalls, type RackKind } from '../rack/rack.ts';
 import { createRandom } from '../random/random.ts';
 import { spotsOf } from '../table/markings.ts';
 import type { Table } from '../table/table.ts';
-import { planBreak } from './playBreak.ts';
+import { plainBreak } from './plainBreak.ts';
 import { playedBy } from './player.ts';
 
 /** Breaks that are played until one leaves a table to be cleared. */
@@ -48,7 +48,7 @@ export function tableAfterBreak(
   for (let k = 0; k < TRIES; k++) {
     const rack = rackBalls(kind, preset, GAP * random.uniform());
     const player = { table, error: executionErrorOf(level, preset.game), random: random.fork(k) };
-    const plan = planBreak(player, { kind: 'break', hit }, null, rack);
+    const plan = plainBreak(player, { kind: 'break', hit }, null, rack);
     const whole = { ...plan, balls: [...plan.balls, ...colours] };
     const played = playedBy(player, whole, player.random);
     const left = leftOnTable(whole.balls, simulate(played, { events: false }).rest);

@@ -1,13 +1,13 @@
 import { distance } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable } from '../motion/shot.ts';
-import { bestPotChance } from '../planning/bestPot.ts';
-import { potLines, viewOf, type PotLine } from '../planning/potOptions.ts';
+import { bestPotChance, roughPotChance } from '../planning/bestPot.ts';
+import { potLines, viewOf, type AcceptanceSource, type PotLine } from '../planning/potOptions.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import { executionErrorOf, type ExecutionError } from '../player/levels.ts';
 import { USUAL_OPPONENT } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
-import { acceptanceNear } from '../shot/acceptanceNear.ts';
+import { acceptanceAbout, acceptanceNear } from '../shot/acceptanceNear.ts';
 import { contactFor } from '../shot/cut.ts';
 import { clothLinesOf } from '../table/markings.ts';
 import type { Table } from '../table/table.ts';
@@ -66,12 +66,17 @@ function fromGoodPlace(
  * A rough chance of clearing what lies there with a good place for every shot: the product over the balls of their best
  * pot from a good place.
  */
-function clearingChance(table: Table, objects: readonly BallOnTable[], error: ExecutionError): number {
+function clearingChance(
+  table: Table,
+  objects: readonly BallOnTable[],
+  error: ExecutionError,
+  source: AcceptanceSource = acceptanceNear,
+): number {
   const lines = potLines(
     table,
     objects,
     objects.map(({ id }) => id),
-    acceptanceNear,
+    source,
   );
   return objects.reduce((product, object) => {
     const others = objects.filter((ball) => ball !== object);
@@ -81,9 +86,35 @@ function clearingChance(table: Table, objects: readonly BallOnTable[], error: Ex
   }, 1);
 }
 
-/** What may be potted next: in rotation the lowest, otherwise any. */
+/** The same for one player of a stated level (see gradeBreak). @param objects all object balls that are left, metres */
+export function clearsRoughly(table: Table, objects: readonly BallOnTable[]): number {
+  return clearingChance(table, objects, breaker(table), acceptanceAbout);
+}
+
+/**
+ * The chance of the next pot after a break, 0…1, by that player: the breaker's next one at pool, at snooker the opponent's.
+ * @param cue where the cue ball rests @param objects all object balls that are left, metres
+ */
+export function nextPot(table: Table, rack: Rack, cue: BallOnTable, objects: readonly BallOnTable[]): number {
+  return bestPotChance(table, cue, objects, onAfter(rack, objects), breaker(table));
+}
+
+/** The same by plain geometry, for many breaks. */
+export function nextPotRoughly(
+  table: Table,
+  rack: Rack,
+  cue: BallOnTable,
+  objects: readonly BallOnTable[],
+): number {
+  return roughPotChance(table, cue, objects, onAfter(rack, objects), breaker(table), acceptanceAbout);
+}
+
+const breaker = ({ preset }: Table) => executionErrorOf(USUAL_OPPONENT, preset.game);
+
+/** What may be potted next: in rotation the lowest, at snooker a red, otherwise any. */
 function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[] {
   const ids = objects.map(({ id }) => id);
+  if (rack === 'reds') return ids.filter((id) => id.startsWith('red'));
   if (rack !== 'nine') return ids;
   return [...ids].sort((a, b) => Number(a) - Number(b)).slice(0, 1);
 }
@@ -103,20 +134,15 @@ export function gradeBreak(
   cue: BallOnTable | undefined,
   objects: readonly BallOnTable[],
 ): BreakGrades {
-  const error = executionErrorOf(USUAL_OPPONENT, table.preset.game);
   if (rack === 'reds') {
     if (cue === undefined) return { control: 0, layout: 0 };
-    const reds = objects.flatMap(({ id }) => (id.startsWith('red') ? [id] : []));
     return {
       control: within(cue.x / clothLinesOf(table.preset).acrossAt, BACK),
-      layout: within(bestPotChance(table, cue, objects, reds, error), LEFT),
+      layout: within(nextPot(table, rack, cue, objects), LEFT),
     };
   }
   return {
-    control:
-      cue === undefined
-        ? 0
-        : reached(bestPotChance(table, cue, objects, onAfter(rack, objects), error), NEXT_POT),
-    layout: reached(clearingChance(table, objects, error), CLEARING),
+    control: cue === undefined ? 0 : reached(nextPot(table, rack, cue, objects), NEXT_POT),
+    layout: reached(clearingChance(table, objects, breaker(table)), CLEARING),
   };
 }

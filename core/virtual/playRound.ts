@@ -19,7 +19,8 @@ import { atStage } from '../drill/stage.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import type { Table } from '../table/table.ts';
 import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
-import { planBreak, playBreak } from './playBreak.ts';
+import { breakPlanner } from './breaks/playBreak.ts';
+import { plainBreak } from './plainBreak.ts';
 import { placedCueBall, playClearance, type TracedShot } from './playClearance.ts';
 import { planHit, playHit } from './playHit.ts';
 import { planLanding, playLanding } from './playLanding.ts';
@@ -111,8 +112,8 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
       return each((player) => playLanding(player, drill, task, plan));
     }
     case 'break': {
-      const plan = planBreak(planner, task, drill.plan, set.racked);
-      return each((player) => playBreak(player, plan, drill.rack?.kind ?? 'eight'));
+      const play = breakPlanner(planner, drill, task);
+      return each(play);
     }
     case 'kick':
     case 'safety': {
@@ -163,7 +164,7 @@ function openedRack(
 ): readonly BallOnTable[] {
   if (!racked) return balls;
   const objects = balls.filter(({ id }) => id !== CUE_BALL);
-  const plan = planBreak(player, { kind: 'break', hit: 'head ball' }, null, objects);
+  const plan = plainBreak(player, { kind: 'break', hit: 'head ball' }, null, objects);
   for (let k = 0; k < MOST_ATTEMPTS; k++) {
     const shot = playedBy(player, plan, player.random);
     const { rest } = simulate(shot, { events: false });

@@ -1,15 +1,10 @@
-import { ballLost } from '../shot/outcome.ts';
 import { bearing, distance } from '../math/point.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
-import { simulate } from '../motion/simulate.ts';
-import { leftOnTable } from '../planning/aftermath.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
-import type { AttemptOutcome } from '../drill/round.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { Drill } from '../records/drill.ts';
 import { clothLinesOf } from '../table/markings.ts';
-import { gradeBreak, type Rack } from './breakGrades.ts';
-import { playedBy, type VirtualPlayer } from './player.ts';
+import type { VirtualPlayer } from './player.ts';
 
 type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 
@@ -18,8 +13,8 @@ const FULL = 8.5;
 const OFF_THE_EDGE = 3.4;
 /** A break off the edge covers this share of the last ball's width. */
 const EDGE_COVERED = 0.3;
-/** The break that a virtual player plans. @param racked the rack, head ball first */
-export function planBreak(
+/** A plain break, to open a rack that is then cleared: full, from the middle. @param racked the rack, head ball first */
+export function plainBreak(
   { table }: VirtualPlayer,
   task: BreakTask,
   plan: Drill['plan'],
@@ -46,7 +41,7 @@ export function planBreak(
 
 function targetOf({ hit }: BreakTask, racked: readonly BallOnTable[], cue: BallOnTable): BallOnTable {
   const head = racked[0];
-  if (head === undefined) throw new RangeError('planBreak: the drill has no rack');
+  if (head === undefined) throw new RangeError('plainBreak: the drill has no rack');
   if (hit === 'head ball') return head;
   if (hit === 'second ball') return racked[2] ?? head;
   const last = Math.max(...racked.map(({ x }) => x));
@@ -61,17 +56,4 @@ function targetOf({ hit }: BreakTask, racked: readonly BallOnTable[], cue: BallO
 function edgeDirection(cue: BallOnTable, ball: BallOnTable): number {
   const beside = Math.asin(((1 - EDGE_COVERED) * (cue.radius + ball.radius)) / distance(cue, ball));
   return bearing(cue, ball) + beside;
-}
-
-/** Plays one break and grades it: balls down, and what it leaves (see gradeBreak). @param rack what was broken */
-export function playBreak(player: VirtualPlayer, plan: Shot, rack: Rack): AttemptOutcome {
-  const shot = playedBy(player, plan, player.random);
-  const { rest } = simulate(shot, { events: false });
-  const left = leftOnTable(plan.balls, rest);
-  const cue = left.find(({ id }) => id === CUE_BALL);
-  const objects = left.filter((ball) => ball !== cue);
-  const balls = rest.filter(({ id, pocket }) => id !== CUE_BALL && pocket !== null).length;
-  const foul = cue === undefined || ballLost(rest);
-  const { control, layout } = gradeBreak(player.table, rack, foul ? undefined : cue, objects);
-  return { done: balls > 0 && !foul, balls, opening: { balls, control, layout, inOff: foul } };
 }
