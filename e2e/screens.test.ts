@@ -59,6 +59,7 @@ describe('axe finds nothing serious', () => {
     ['order of a table', '/lab/order', 'a chance of'],
     ['ways to a ball', '/lab/kick', 'lies open'],
     ['what to play', '/lab/safety', 'What to play'],
+    ['a break', '/lab/break', 'What comes of it'],
     ['players', '/players', 'Petra Nightingale'],
     ['compare', '/players/compare', 'Choose two players'],
     ['records', '/players/records', 'Take a backup'],

@@ -141,6 +141,10 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./lab/safety/SafetyPage.tsx')).SafetyPage }),
             },
             {
+              path: '/lab/break',
+              lazy: async () => ({ Component: (await import('./lab/break/BreakPage.tsx')).BreakPage }),
+            },
+            {
               path: '/lab/call',
               lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },

@@ -95,8 +95,14 @@ export function clearsRoughly(table: Table, objects: readonly BallOnTable[]): nu
  * The chance of the next pot after a break, 0…1, by that player: the breaker's next one at pool, at snooker the opponent's.
  * @param cue where the cue ball rests @param objects all object balls that are left, metres
  */
-export function nextPot(table: Table, rack: Rack, cue: BallOnTable, objects: readonly BallOnTable[]): number {
-  return bestPotChance(table, cue, objects, onAfter(rack, objects), breaker(table));
+function nextPot(
+  table: Table,
+  rack: Rack,
+  cue: BallOnTable,
+  objects: readonly BallOnTable[],
+  source: AcceptanceSource,
+): number {
+  return bestPotChance(table, cue, objects, onAfter(rack, objects), breaker(table), { source });
 }
 
 /** The same by plain geometry, for many breaks. */
@@ -126,6 +132,7 @@ function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[]
  * @param rack what was broken: it says which ball is next
  * @param cue where the cue ball rests, metres; undefined when it is lost: control is then nothing
  * @param objects all object balls that are left, metres
+ * @param source acceptances from elsewhere, for a search that asks for many
  * @returns grades 0…3; their limits, chances and shares of the way to the baulk line, are the product's own estimates
  */
 export function gradeBreak(
@@ -133,16 +140,17 @@ export function gradeBreak(
   rack: Rack,
   cue: BallOnTable | undefined,
   objects: readonly BallOnTable[],
+  source: AcceptanceSource = acceptanceNear,
 ): BreakGrades {
   if (rack === 'reds') {
     if (cue === undefined) return { control: 0, layout: 0 };
     return {
       control: within(cue.x / clothLinesOf(table.preset).acrossAt, BACK),
-      layout: within(nextPot(table, rack, cue, objects), LEFT),
+      layout: within(nextPot(table, rack, cue, objects, source), LEFT),
     };
   }
   return {
-    control: cue === undefined ? 0 : reached(nextPot(table, rack, cue, objects), NEXT_POT),
-    layout: reached(clearingChance(table, objects, breaker(table)), CLEARING),
+    control: cue === undefined ? 0 : reached(nextPot(table, rack, cue, objects, source), NEXT_POT),
+    layout: reached(clearingChance(table, objects, breaker(table), source), CLEARING),
   };
 }

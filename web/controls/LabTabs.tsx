@@ -9,6 +9,7 @@ const TABS = [
   { path: '/lab/order', name: 'Order' },
   { path: '/lab/kick', name: 'kick' },
   { path: '/lab/safety', name: 'Safety' },
+  { path: '/lab/break', name: 'Break' },
   { path: '/lab/call', name: 'Call it' },
 ] as const;
 

@@ -9,6 +9,8 @@ interface Run<T> {
   readonly failed?: string;
 }
 
+const isOpen = ({ answer, failed }: Run<unknown>) => answer === undefined && failed === undefined;
+
 /** A computation that is asked for by hand, with progress, and can be stopped. */
 export interface OneRun<T> {
   readonly share: number;
@@ -31,14 +33,17 @@ export function useOneRun<T>(
   const now = run?.key === key ? run : undefined;
   return {
     share: now?.share ?? 0,
-    isRunning: now !== undefined && now.answer === undefined && now.failed === undefined,
+    isRunning: now !== undefined && isOpen(now),
     isBegun: now !== undefined,
     answer: now?.answer,
     failed: now?.failed,
     start: () => {
       end.current();
       setRun({ key, share: 0 });
-      const working = begin((share) => setRun({ key, share }));
+      // Progress may be told after the answer: what is there stays.
+      const working = begin((share) =>
+        setRun((now) => (now?.key === key && isOpen(now) ? { key, share } : now)),
+      );
       working.answer.then(
         (answer) => setRun({ key, share: 1, answer }),
         (error: unknown) =>

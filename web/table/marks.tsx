@@ -187,6 +187,14 @@ export function ErrorArrow({ from, to }: ErrorArrowProps) {
   );
 }
 
+/** One of many rests: a small dot. */
+export function DotMark({ at }: { readonly at: Point }) {
+  const projection = useProjection();
+  const unit = useUnit();
+  const [x, y] = projection.toDrawing(at);
+  return <circle cx={x} cy={y} r={4 * unit} fill={colour('indigo')} opacity={0.5} />;
+}
+
 /** Where a ball comes to lie: an open ring of its size. */
 export function GhostMark({ at, radius }: { readonly at: Point; readonly radius: number }) {
   const projection = useProjection();

@@ -7,7 +7,9 @@ import { leftOnTable } from '../../planning/aftermath.ts';
 import { drawnRack, type RackWish } from '../../rack/drawnRack.ts';
 import { RACK_QUALITIES } from '../../rack/rackers.ts';
 import { createRandom, type Random } from '../../random/random.ts';
+import type { AcceptanceSource } from '../../planning/potOptions.ts';
 import type { Drill } from '../../records/drill.ts';
+import { acceptanceAbout } from '../../shot/acceptanceNear.ts';
 import { ballLost } from '../../shot/outcome.ts';
 import { clothLinesOf } from '../../table/markings.ts';
 import type { Table } from '../../table/table.ts';
@@ -20,9 +22,9 @@ type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 /** Racks of virtual players come from a template. */
 const QUALITY = RACK_QUALITIES.template;
 /** Breaks by which strokes are compared: all of them, and the best few. */
-const ROUGHLY = 16;
-const CLOSELY = 90;
-const CLOSE = 4;
+const ROUGHLY = 5;
+const CLOSELY = 24;
+const CLOSE = 3;
 const SEED = 18;
 
 /** Places across the table, shares of the way from the side cushion to its middle, where a head ball is broken from. */
@@ -87,21 +89,27 @@ const NEAR_SECOND = 1;
 const LAST_RED = 14;
 
 /** Plays a break on a rack that is drawn anew and grades it: balls down, and what it leaves (see gradeBreak). */
-function played(player: VirtualPlayer, wish: RackWish, stroke: BreakStroke, random: Random): AttemptOutcome {
+function played(
+  player: VirtualPlayer,
+  wish: RackWish,
+  stroke: BreakStroke,
+  random: Random,
+  source?: AcceptanceSource,
+): AttemptOutcome {
   const { table } = player;
   const racked = drawnRack(wish, table.preset, random);
   const planned = breakShot(table, racked, stroke);
-  return outcomeOf(table, wish.kind, playedBy(player, planned, random));
+  return outcomeOf(table, wish.kind, playedBy(player, planned, random), source);
 }
 
-function outcomeOf(table: Table, rack: Rack, shot: Shot): AttemptOutcome {
+function outcomeOf(table: Table, rack: Rack, shot: Shot, source?: AcceptanceSource): AttemptOutcome {
   const { rest } = simulate(shot, { events: false });
   const left = leftOnTable(shot.balls, rest);
   const cue = left.find(({ id }) => id === CUE_BALL);
   const objects = left.filter((ball) => ball !== cue);
   const balls = rest.filter(({ id, pocket }) => id !== CUE_BALL && pocket !== null).length;
   const foul = cue === undefined || ballLost(rest);
-  const { control, layout } = gradeBreak(table, rack, foul ? undefined : cue, objects);
+  const { control, layout } = gradeBreak(table, rack, foul ? undefined : cue, objects, source);
   return { done: balls > 0 && !foul, balls, opening: { balls, control, layout, inOff: foul } };
 }
 
@@ -126,7 +134,8 @@ export function breakPlanner(
     const root = createRandom(seed);
     let sum = 0;
     // The same racks and errors for every stroke: strokes differ by what they are.
-    for (let k = 0; k < breaks; k++) sum += worthOf(drill, played(planner, wish, stroke, root.fork(k)));
+    for (let k = 0; k < breaks; k++)
+      sum += worthOf(drill, played(planner, wish, stroke, root.fork(k), acceptanceAbout));
     return sum / breaks;
   };
   const sorted = (strokes: readonly BreakStroke[], breaks: number, seed: number) =>

@@ -1,0 +1,56 @@
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { choose } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
+
+let page: Page;
+signedIn((opened) => {
+  page = opened;
+});
+
+const study = () => page.getByTestId('study');
+const breakIt = () => page.getByRole('button', { name: 'Break 200 times' }).click();
+const valueOf = async (what: string) => {
+  const text = await study().getByRole('row', { name: what }).getByRole('cell').first().innerText();
+  return Number(/^(\d+) %/.exec(text)?.[1]);
+};
+
+describe('the bench for breaks', () => {
+  it('plays a break many times, tells what a gap does to it, and what is decided', async () => {
+    await page.goto('/lab/break?level=title');
+    await breakIt();
+    await study().waitFor();
+    const before = await valueOf('A ball down, no foul');
+    await study()
+      .getByRole('row', { name: /^Wing ball on your side in \d+ %/ })
+      .waitFor();
+    await page.getByRole('button', { name: 'Keep to compare' }).click();
+
+    // By the keyboard: a gap of 0.3 mm between head ball and second ball.
+    const contact = page.getByRole('button', { name: /^Between ball 1 and ball 3/ });
+    await contact.focus();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Between ball 1 and ball 3: 0.3 mm apart' }).waitFor();
+    // What was told holds for the rack of before.
+    await expect.poll(() => study().count()).toBe(0);
+    await breakIt();
+    await study().waitFor();
+    expect(await valueOf('A ball down, no foul')).toBeLessThan(before - 20);
+    await page.getByText(/A ball down: decided, less often than with/).waitFor();
+  });
+
+  it('offers the rack of each table, and keeps the cue ball behind the line', async () => {
+    await page.goto('/lab/break?table=snooker-12ft');
+    await choose(page, 'Racked by', 'Poor hand');
+    await page.waitForURL(/racker=poor\+hand/);
+    await breakIt();
+    await study()
+      .getByRole('row', { name: /opponent’s best pot/ })
+      .waitFor();
+    const table = page.getByLabel('The table with the break');
+    await table.focus();
+    await page.keyboard.press('ArrowUp');
+    await expect.poll(() => study().count()).toBe(0);
+  });
+});

@@ -1,0 +1,55 @@
+import type { RackKind } from '../../core/rack/rack.ts';
+import type { BreakStudy, WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import { percent } from './units.ts';
+import { termIn, type Vocabulary } from './vocabulary.ts';
+
+const shareWords = ({
+  share,
+  low,
+  high,
+}: {
+  readonly share: number;
+  readonly low: number;
+  readonly high: number;
+}) => `${percent(share)} (${Math.round(100 * low)}–${Math.round(100 * high)})`;
+
+/** "in 86 %, high 7 %, low 7 %" */
+export function wingWords(shares: WingShares): string {
+  return Object.entries(shares)
+    .filter(([, share]) => share >= 0.005)
+    .sort(([, a], [, b]) => b - a)
+    .map(([end, share]) => `${end} ${percent(share)}`)
+    .join(', ');
+}
+
+/** What many breaks come to, line by line. */
+export function studyLines(
+  study: BreakStudy,
+  kind: RackKind,
+  vocabulary: Vocabulary,
+): readonly (readonly [what: string, value: string])[] {
+  const { made, dry, inOff, offTable, ballsDown, next, clears, headHalf, near, far } = study;
+  const lost: readonly (readonly [string, string])[] =
+    offTable.share > 0 ? [['A ball off the table', shareWords(offTable)]] : [];
+  if (kind === 'reds') {
+    return [
+      ['The opponent’s best pot', percent(next)],
+      [`A ${termIn(vocabulary, 'inOff')}`, shareWords(inOff)],
+      ['A red down', shareWords(made)],
+      ['Balls in the baulk half', percent(headHalf)],
+      ...lost,
+    ];
+  }
+  return [
+    ['A ball down, no foul', shareWords(made)],
+    ['Dry', shareWords(dry)],
+    ['Balls down', ballsDown.toFixed(2)],
+    [`A ${termIn(vocabulary, 'inOff')}`, shareWords(inOff)],
+    ['Wing ball on your side', wingWords(near)],
+    ['Wing ball on the other', wingWords(far)],
+    ['The next pot', percent(next)],
+    ...(clears === undefined ? [] : [['Clearing what is left, roughly', percent(clears)] as const]),
+    ['Balls in the head half', percent(headHalf)],
+    ...lost,
+  ];
+}

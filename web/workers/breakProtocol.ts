@@ -1,0 +1,11 @@
+import type { TableText } from '../../core/planning/position/question.ts';
+import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
+
+/** A break as it goes to a worker. */
+export type BreakAsked = Omit<BreakQuestion, 'table'> & { readonly table: TableText };
+
+/** What the worker for breaks does. */
+export interface BreakSolver {
+  /** @param onShare told what share is done, 0…1 */
+  study(asked: BreakAsked, onShare: (share: number) => void): Promise<BreakStudy>;
+}
