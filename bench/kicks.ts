@@ -30,9 +30,7 @@ const TEAM = executionErrorOf('team', 'pool');
 export const kicks: Readonly<Record<string, () => Figure>> = {
   'kicks.stroke': () => kicking('kicks.stroke', 'under 150', (position) => kickLines(position, STROKE, WISH)),
   'kicks.family': () =>
-    kicking('kicks.family', 'under 1,500', (position) =>
-      kickFamilies(position, WISH, TEAM),
-    ),
+    kicking('kicks.family', 'under 1,500', (position) => kickFamilies(position, WISH, TEAM)),
   'safety.ranked': () =>
     kicking('safety.ranked', 'under 3,000', (position) =>
       rankAnswers({

@@ -109,7 +109,7 @@ export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): Played
     offTable,
     wings: [wingEnd(result, idAt(right), 'right'), wingEnd(result, idAt(left), 'left')],
     rests: places,
-    next: foul || cue === undefined ? 0 : nextPotRoughly(table, kind, cue, objects),
+    next: foul ? 0 : nextPotRoughly(table, kind, cue, objects),
     clears: !valued || kind === 'reds' ? undefined : foul ? 0 : clearsRoughly(table, objects),
   };
 }
