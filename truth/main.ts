@@ -1,5 +1,6 @@
 import type { Asked, Figure } from './figure.ts';
 import { backward } from './backward.ts';
+import { breaks } from './breaks.ts';
 import { causes } from './causes.ts';
 import { orders } from './orders.ts';
 import { ratings } from './ratings.ts';
@@ -22,6 +23,7 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   windows,
   backward,
   orders,
+  breaks,
 };
 
 const words = process.argv.slice(2);
