@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
-import { choose } from './lib/actions.ts';
+import { choose, pixelOf, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -14,6 +14,29 @@ const valueOf = async (what: string) => {
   const text = await study().getByRole('row', { name: what }).getByRole('cell').first().innerText();
   return Number(/^(\d+) %/.exec(text)?.[1]);
 };
+
+describe('a break at the table', () => {
+  it('has its control by taps: from where, where the cue ball stopped, where the next ball lies', async () => {
+    await startRound(page, 'Wren', 'nine-slow', 1);
+    const tap = async (x: number, y: number) => {
+      const at = await pixelOf(page, { x, y });
+      await page.mouse.click(at.x, at.y);
+    };
+    const hint = page.locator('.scoring-hint');
+    await tap(0.6, 0.2);
+    await reads(hint, 'Tap where the cue ball stopped.');
+    await tap(2, 0.9);
+    await reads(hint, 'Now tap the next ball.');
+    await tap(2.3, 1.1);
+    await reads(hint, /^The next pot: \d+ %\. Cue ball kept: 3\./);
+    // Balls down and layout are still to say; where it was broken from stays for the next one.
+    await page.keyboard.press('2');
+    await page.keyboard.press('k');
+    await page.keyboard.press('Enter');
+    await reads(page.getByTestId('shot'), '2 / 10');
+    await reads(hint, 'Tap where the cue ball stopped.');
+  });
+});
 
 describe('the bench for breaks', () => {
   it('plays a break many times, tells what a gap does to it, and what is decided', async () => {

@@ -16,8 +16,10 @@ import {
 import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
-import { LandingMark } from '../../table/marks.tsx';
+import { tappedControl, type TappedControl } from '../../../core/virtual/breaks/tappedControl.ts';
+import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { pocketWords } from '../../words/places.ts';
+import { percent } from '../../words/units.ts';
 import { capital } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
 import { onCloth } from '../scoring.ts';
@@ -29,6 +31,11 @@ import type { Table } from '../../../core/table/table.ts';
 
 /** What is the same from one break to the next: kept on the device. */
 type Habits = Pick<BreakLog, 'rack' | 'rackBy' | 'cue' | 'aim' | 'pace'>;
+/** Where the cue ball stopped, and where the next ball lies, as far as it was tapped. */
+interface Rests {
+  readonly cue?: Point;
+  readonly next?: Point;
+}
 /** What each break does anew. */
 type Seen = Omit<BreakLog, keyof Habits | 'from'>;
 
@@ -81,7 +88,7 @@ function habitsFrom(text: string | undefined): Habits {
 }
 
 /** A break in a few taps: balls down, control, layout, the wing ball; what stays the same is kept for the next. */
-export function useBreakPad({ actions, table }: ScoringProps & { readonly table: Table }): Pad {
+export function useBreakPad({ actions, course, table }: ScoringProps & { readonly table: Table }): Pad {
   const { term, vocabulary } = useWords();
   const [habits, setHabits] = useLocalStorage<Habits>({
     key: 'jolly-break-habits',
@@ -91,6 +98,8 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
   });
   const [seen, setSeen] = useState(FIRST);
   const [from, setFrom] = useState<Point | null>(null);
+  const [rests, setRests] = useState<Rests>({});
+  const rack = course.counting.drill.rack?.kind ?? 'eight';
   const put = (change: Partial<Telling>) => setSeen({ ...seen, ...change });
   const told = toldOf(seen);
   const putHabit = (change: Partial<Habits>) => setHabits({ ...habits, ...change });
@@ -103,11 +112,26 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
           done: !told.inOff && told.balls > 0,
           opening: { ...habits, ...told, from },
         },
-        shots: [{ ...BLANK_SHOT, inOff: told.inOff }],
+        shots: [{ ...BLANK_SHOT, inOff: told.inOff, landing: told.inOff ? null : (rests.cue ?? null) }],
       }),
     );
     setSeen(FIRST);
+    setRests({});
   };
+  /** The first tap of a round is the place before the break; then, break by break, the cue ball and the next ball. */
+  const onTap = (place: Point) => {
+    const at = onCloth(place, table);
+    if (from === null) {
+      setFrom(at);
+      return;
+    }
+    const isNext = rack !== 'reds' && rests.cue !== undefined && rests.next === undefined;
+    const next: Rests = isNext ? { ...rests, next: at } : { cue: at };
+    setRests(next);
+    const kept = next.cue && tappedControl(table, rack, next.cue, next.next);
+    if (kept !== undefined) put({ control: kept.control });
+  };
+  const kept = rests.cue && tappedControl(table, rack, rests.cue, rests.next);
   const down = Array.from({ length: 8 }, (_, balls): PadAction => ({
     key: String(balls),
     label: String(balls),
@@ -146,11 +170,16 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
   return {
     actions: [...down, ...control, ...layout, ...wings, lost, save],
     hint:
-      told === undefined
-        ? 'Say how many balls are down, how well the cue ball was kept, and how open the table lies.'
-        : 'A tap on the cloth marks where the cue ball was broken from.',
-    onTap: (place) => setFrom(onCloth(place, table)),
-    marks: from === null ? undefined : <LandingMark at={from} strong />,
+      tapHint(from, rests, kept) ??
+      'Say how many balls are down, how well the cue ball was kept, and how open the table lies.',
+    onTap,
+    marks: (
+      <>
+        {from !== null && <LandingMark at={from} />}
+        {rests.cue !== undefined && <LandingMark at={rests.cue} strong />}
+        {rests.next !== undefined && <GhostMark at={rests.next} radius={table.preset.ballRadius} />}
+      </>
+    ),
     buttons: (
       <div className="scoring-rows">
         <PadRow label="Balls down" actions={down} />
@@ -242,6 +271,16 @@ export function useBreakPad({ actions, table }: ScoringProps & { readonly table:
       </details>
     ),
   };
+}
+
+/** What the taps tell, or ask for next; nothing before the first. */
+function tapHint(from: Point | null, rests: Rests, kept: TappedControl | undefined): string | undefined {
+  if (kept !== undefined) {
+    const chance = kept.chance === undefined ? '' : `The next pot: ${percent(kept.chance)}. `;
+    return `${chance}Cue ball kept: ${kept.control}. Say so if other balls make it otherwise.`;
+  }
+  if (rests.cue !== undefined) return 'Now tap the next ball.';
+  return from === null ? undefined : 'Tap where the cue ball stopped.';
 }
 
 interface PickProps {
