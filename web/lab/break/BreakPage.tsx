@@ -1,7 +1,5 @@
 import { Group, SimpleGrid, Slider, Stack, Text, Title } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { RackGap } from '../../../core/rack/drawnRack.ts';
@@ -12,9 +10,7 @@ import { clothLinesOf } from '../../../core/table/markings.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import type { BreakStroke } from '../../../core/virtual/breaks/breakShot.ts';
 import type { BreakStudy } from '../../../core/virtual/breaks/breakStudy.ts';
-import { tablesQuery } from '../../api/tables.ts';
 import { OneOf } from '../../controls/fields.tsx';
-import { Loading } from '../../controls/Loading.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { useOneRun } from '../../planner/useOneRun.ts';
@@ -25,6 +21,7 @@ import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { percent } from '../../words/units.ts';
 import { breakStudyOf } from '../../workers/break.ts';
 import { LabHead } from '../LabHead.tsx';
+import { WithTables } from '../WithTables.tsx';
 import { firstPosition } from '../labStart.ts';
 import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts';
 import { RackPicture } from './RackPicture.tsx';
@@ -37,11 +34,7 @@ const PAST = ['left', 'right'] as const;
 
 /** Where from, how hard, on which ball, on this rack: a break played many times. */
 export function BreakPage() {
-  const [params] = useSearchParams();
-  const tables = useQuery(tablesQuery);
-  if (tables.data === undefined && params.has('table'))
-    return <Loading what="the table" error={tables.error} />;
-  return <BreakLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+  return <WithTables>{(tables) => <BreakLab tables={tables} />}</WithTables>;
 }
 
 function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {

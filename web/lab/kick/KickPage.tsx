@@ -1,31 +1,26 @@
-import { Button, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { Button, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { simulate } from '../../../core/motion/simulate.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { middleOf } from '../../../core/shot/directions.ts';
 import { wayKey } from '../../../core/shot/kicks/way.ts';
-import { tablesQuery } from '../../api/tables.ts';
 import { OneOf } from '../../controls/fields.tsx';
-import { Loading } from '../../controls/Loading.tsx';
-import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { FamiliesCard } from '../../planner/kick/FamiliesCard.tsx';
 import { KickTable } from '../../planner/kick/KickTable.tsx';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { useLatest } from '../../planner/useLatest.ts';
-import { addBall, CUE, removeBall, shotToLink } from '../../table/labShot.ts';
+import { CUE } from '../../table/labShot.ts';
 import { usePlayback } from '../../table/usePlayback.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import { kickLinesOf } from '../../workers/kick.ts';
 import type { KickAsked } from '../../workers/kickProtocol.ts';
-import { BallPanel } from '../BallPanel.tsx';
-import { LabHead } from '../LabHead.tsx';
+import { BenchBalls, BenchHead } from '../BenchParts.tsx';
+import { WithTables } from '../WithTables.tsx';
 import { withStrike } from '../labState.ts';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
 import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
@@ -36,18 +31,14 @@ const STILL_MS = 60;
 
 /** The ways to a ball that cannot be hit, or not well, directly: by cushions, with side, or round a ball. */
 export function KickPage() {
-  const [params] = useSearchParams();
-  const tables = useQuery(tablesQuery);
-  if (tables.data === undefined && params.has('table'))
-    return <Loading what="the table" error={tables.error} />;
-  return <KickLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+  return <WithTables>{(tables) => <KickLab tables={tables} />}</WithTables>;
 }
 
 function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { params, set } = useAddress();
   const { term } = useWords();
   const bench = useBallBench(params, tables);
-  const { shot, chosen, history, selected, change, select, move } = bench;
+  const { shot, selected, change } = bench;
   const { strike } = shot;
   const [wanted, setWanted] = useState<string>();
   const setting = kickSettingFrom(
@@ -105,13 +96,7 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   return (
     <div className="lab">
       <Stack gap={8}>
-        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={bench.chooseTable} />
-        <Group gap={6}>
-          <UndoRedo past={history.past} future={history.future} onUndo={bench.undo} onRedo={bench.redo} />
-          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
-            Link
-          </Button>
-        </Group>
+        <BenchHead bench={bench} tables={tables} />
         <KickTable
           shot={shot}
           lines={lines}
@@ -190,14 +175,7 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           strike={stroke}
           onChange={(part, sameStep) => change(withStrike(shot, part), sameStep)}
         />
-        <BallPanel
-          shot={shot}
-          selected={selected}
-          onSelect={select}
-          onMove={move}
-          onAdd={(id) => change(addBall(shot, id))}
-          onRemove={(id) => change(removeBall(shot, id))}
-        />
+        <BenchBalls bench={bench} />
       </div>
     </div>
   );

@@ -1,8 +1,6 @@
 import { SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
-import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot } from '../../../core/motion/shot.ts';
 import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
@@ -10,9 +8,7 @@ import { listedWishes, NO_WISHES, type OrderWishes } from '../../../core/plannin
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
-import { tablesQuery } from '../../api/tables.ts';
 import { OneOf } from '../../controls/fields.tsx';
-import { Loading } from '../../controls/Loading.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { OrderTable } from '../../planner/order/OrderTable.tsx';
 import { PlanCard } from '../../planner/order/PlanCard.tsx';
@@ -23,6 +19,7 @@ import { useBallDrag } from '../../table/ballDrag.ts';
 import { addBall, CUE, moveBall, onTable, removeBall } from '../../table/labShot.ts';
 import { BallPanel } from '../BallPanel.tsx';
 import { LabHead } from '../LabHead.tsx';
+import { WithTables } from '../WithTables.tsx';
 import { firstPosition } from '../labStart.ts';
 import type { ChosenTable } from '../labState.ts';
 import { startStroke, strokeReducer } from '../stroke/strokeState.ts';
@@ -53,11 +50,7 @@ const ORDER_WORDS: Readonly<Record<Exclude<OrderName, 'drill'>, string>> = {
 
 /** Which ball first, in which order, by which strokes: a table to be cleared, planned. */
 export function OrderPage() {
-  const [params] = useSearchParams();
-  const tables = useQuery(tablesQuery);
-  if (tables.data === undefined && params.has('table'))
-    return <Loading what="the table" error={tables.error} />;
-  return <OrderLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+  return <WithTables>{(tables) => <OrderLab tables={tables} />}</WithTables>;
 }
 
 function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {

@@ -1,41 +1,32 @@
-import { Button, Checkbox, Group, SimpleGrid, Stack, Text, Title } from '@mantine/core';
+import { Button, Checkbox, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
-import { useSearchParams } from 'react-router';
 import { simulate } from '../../../core/motion/simulate.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import type { Situation } from '../../../core/tactics/situation.ts';
-import { tablesQuery } from '../../api/tables.ts';
 import { OneOf } from '../../controls/fields.tsx';
-import { Loading } from '../../controls/Loading.tsx';
-import { UndoRedo } from '../../controls/UndoRedo.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { AnswersCard } from '../../planner/tactics/AnswersCard.tsx';
 import { AnswerTable } from '../../planner/tactics/AnswerTable.tsx';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { useOneRun } from '../../planner/useOneRun.ts';
-import { addBall, CUE, removeBall, shotToLink } from '../../table/labShot.ts';
+import { CUE } from '../../table/labShot.ts';
 import { usePlayback } from '../../table/usePlayback.ts';
 import { rankingOf } from '../../workers/tactics.ts';
-import { BallPanel } from '../BallPanel.tsx';
-import { LabHead } from '../LabHead.tsx';
+import { BenchBalls, BenchHead } from '../BenchParts.tsx';
+import { WithTables } from '../WithTables.tsx';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
 import { ballsOn, gamesOn, safetySettingFrom, strangeBalls, turnsIn, turnWords } from './safetySetting.ts';
 
 /** What to play when no pot is easy: pots, safeties and kicks against what they leave. */
 export function SafetyPage() {
-  const [params] = useSearchParams();
-  const tables = useQuery(tablesQuery);
-  if (tables.data === undefined && params.has('table'))
-    return <Loading what="the table" error={tables.error} />;
-  return <SafetyLab tables={(tables.data ?? []).filter((table) => !table.archived)} />;
+  return <WithTables>{(tables) => <SafetyLab tables={tables} />}</WithTables>;
 }
 
 function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const { params, set } = useAddress();
   const bench = useBallBench(params, tables);
-  const { shot, chosen, history, selected, change, select, move } = bench;
+  const { shot, selected } = bench;
   const { preset, parameters } = shot.table;
   const { game, turn, level, opponent, missCalled } = safetySettingFrom(params, preset);
   const situation = useMemo((): Situation => {
@@ -81,13 +72,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   return (
     <div className="lab">
       <Stack gap={8}>
-        <LabHead tables={tables} table={shot.table} chosen={chosen} onChoose={bench.chooseTable} />
-        <Group gap={6}>
-          <UndoRedo past={history.past} future={history.future} onUndo={bench.undo} onRedo={bench.redo} />
-          <Button size="xs" variant="default" onClick={() => set({ shot: shotToLink(shot), table: null })}>
-            Link
-          </Button>
-        </Group>
+        <BenchHead bench={bench} tables={tables} />
         <AnswerTable
           shot={shot}
           situation={situation}
@@ -169,14 +154,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             }
           />
         )}
-        <BallPanel
-          shot={shot}
-          selected={selected}
-          onSelect={select}
-          onMove={move}
-          onAdd={(id) => change(addBall(shot, id))}
-          onRemove={(id) => change(removeBall(shot, id))}
-        />
+        <BenchBalls bench={bench} />
       </div>
     </div>
   );
