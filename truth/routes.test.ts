@@ -7,4 +7,4 @@ it('routes claim what fresh executions give', () => {
   // Single claims scatter by a point and a half: the mean of six by six tenths.
   expect(Math.abs(figures.get('routes.claim') ?? NaN)).toBeLessThan(2);
   expect(figures.get('routes.claim.spread')).toBeLessThan(4);
-}, 90_000);
+});

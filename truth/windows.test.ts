@@ -11,4 +11,4 @@ it('chances of pots are what playing them out gives', () => {
     // Thirty places or fewer of a class: their mean scatters by a hundredth.
     if (name.startsWith('windows.bias')) expect([name, Math.abs(value) < 0.04]).toEqual([name, true]);
   }
-}, 90_000);
+});

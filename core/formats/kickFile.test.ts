@@ -64,7 +64,7 @@ describe('a question for the ways to a ball', () => {
       hidden: [{ ball: '1', seen: 0, usable: 0 }],
       stretches: [],
     });
-  }, 60_000);
+  });
 
   it.each([
     [{ ...QUESTION, target: '9' }, 'target names 9'],

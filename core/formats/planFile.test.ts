@@ -37,7 +37,7 @@ describe('a question for the order of a clearance', () => {
       expect([landing.x > 0 && landing.x < 2.54, landing.y > 0 && landing.y < 1.27]).toEqual([true, true]);
     }
     expect(answerPlanFile(QUESTION)).toEqual(answer);
-  }, 60_000);
+  });
 
   it('plays no more once its seconds are over, unless it is told how often', () => {
     let now = 0;
@@ -87,13 +87,13 @@ describe('a question for the order of a clearance', () => {
         { ball: '1', pocket },
       ]);
     }
-  }, 60_000);
+  });
 
   it('makes no stroke of a plan that breaks a condition', () => {
     const answer = answerPlanFile({ ...QUESTION, conditions: ['no cushion'], order: { kind: 'any' } });
     if (!('found' in answer) || !answer.found) throw new Error('no plan');
     for (const { cushions } of answer.steps) expect(cushions).toEqual([]);
-  }, 60_000);
+  });
 
   it('says what blocks where nothing can be played', () => {
     // In the mouth of each corner and in front of both middle pockets lies another ball, close to the first.
@@ -113,7 +113,7 @@ describe('a question for the order of a clearance', () => {
     expect(answer.why).toMatch(/no ball/);
     const own = answer.blocked.find(({ ball }) => ball === '1');
     expect(own?.by.length).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   it('says which suit is the better one, and calls the same a tie', () => {
     const suits = { kind: 'suits', suits: [['1'], ['9']], last: '8', both: false };
@@ -141,7 +141,7 @@ describe('a question for the order of a clearance', () => {
     const alike = asked({ x: 2.2, y: 0.97 });
     expect(alike.suits?.chances).toHaveLength(2);
     expect(alike.suits?.better).toBeNull();
-  }, 60_000);
+  });
 
   it('is not answered under conditions that a plan would break', () => {
     expect(answerPlanFile({ ...QUESTION, conditions: ['cushion first'] })).toMatchObject({

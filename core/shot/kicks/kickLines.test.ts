@@ -151,7 +151,7 @@ describe('the lines over paces and sides', () => {
       expect([hit.first, hit.before]).toEqual(['1', best.cushions]);
       expect(lines.length).toBeGreaterThan(0);
     }
-  }, 60_000);
+  });
 
   it('claim what fresh play shows, in the mean', () => {
     let [claimed, met, all] = [0, 0, 0];
@@ -175,7 +175,7 @@ describe('the lines over paces and sides', () => {
     }
     expect(all).toBeGreaterThan(20);
     expect(Math.abs(claimed / all - met / all)).toBeLessThan(0.025);
-  }, 60_000);
+  });
 
   it('keep to what a drill asks: these cushions, at least one, no side', () => {
     const error = executionErrorOf('team', 'pool');
@@ -188,7 +188,7 @@ describe('the lines over paces and sides', () => {
     const first = kickFamilies(open, { ...wish, mostCushions: 1, fewestCushions: 1, noSide: true }, error);
     expect(first.length).toBeGreaterThan(1);
     for (const { cushions } of first) expect(cushions).toHaveLength(1);
-  }, 60_000);
+  });
 
   it('bend round a ball with a raised butt and side', () => {
     const masse: KickStroke = { speed: 2.4, tip: { side: 0.42, height: 0 }, elevation: toRadians(55) };

@@ -57,5 +57,5 @@ describe('the chance of a thin cut after which the cue ball comes back to the ba
     expect(cuts.length).toBeGreaterThan(5);
     expect(off(({ without }) => without)).toBeGreaterThan(0.2);
     expect(off(({ claimed }) => claimed)).toBeLessThan(0.12);
-  }, 30_000);
+  });
 });
