@@ -3,6 +3,13 @@ import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { useOneRun } from './useOneRun.ts';
 
+/** What is done, and all that follows from it at once. */
+const settled = (done: () => void) =>
+  act(() => {
+    done();
+    return Promise.resolve();
+  });
+
 /** A computation that is worked by hand. */
 function byHand() {
   let tell: (share: number) => void = () => undefined;
@@ -20,8 +27,8 @@ function byHand() {
   return {
     begin,
     tell: (share: number) => act(() => tell(share)),
-    finish: (answer: string) => act(async () => finish(answer)),
-    fail: (error: Error) => act(async () => fail(error)),
+    finish: (answer: string) => settled(() => finish(answer)),
+    fail: (error: Error) => settled(() => fail(error)),
     stopped: () => stopped,
   };
 }
