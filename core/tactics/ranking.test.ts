@@ -99,6 +99,31 @@ describe('the answers to a position', () => {
   });
 });
 
+describe('the end of a turn at pool', () => {
+  /** The 1 is met first and sends the ball behind it into the corner. */
+  const endWith = (game: Situation['game'], behind: string, on: readonly string[]) => {
+    const along = Math.atan2(POOL.width - 1.1, POOL.length - 2.3);
+    const at = (back: number) => [2.3 - back * Math.cos(along), 1.1 - back * Math.sin(along)] as const;
+    const balls = [
+      cueBall(...at(0.5)),
+      ball('1', ...at(0.0575)),
+      ball(behind, 2.3, 1.1),
+      ball('7', 0.5, 0.3),
+    ];
+    const strike = { ball: 'cue', speed: 2.5, direction: along, tip: { side: 0, height: 0 }, elevation: 0 };
+    return new TurnJudge(nineBall(balls, { game, on })).endOf({ table: POOL, balls, strike });
+  };
+
+  it('is a pot at nine-ball whatever falls after the ball that is on, and all of it with the nine', () => {
+    expect(endWith('nine-ball', '8', ['1'])).toMatchObject({ kind: 'pot', potted: '8' });
+    expect(endWith('nine-ball', '9', ['1'])).toMatchObject({ kind: 'pot', potted: '9', gained: 1 });
+  });
+
+  it('is a foul at eight-ball when the eight falls too early', () => {
+    expect(endWith('eight-ball', '8', ['1', '7']).kind).toBe('foul');
+  });
+});
+
 const small = (id: string, x: number, y: number): BallOnTable => ({
   id,
   x,

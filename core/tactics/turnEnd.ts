@@ -39,6 +39,15 @@ export interface TurnEnd {
   readonly rest: readonly BallAtRest[];
 }
 
+/** The ball that wins at nine-ball whenever it falls by right, and the one that loses at eight-ball when it falls too early. */
+const NINE = '9';
+const EIGHT = '8';
+
+/** Whether a ball that was not on is a foul when it falls: any at snooker, at eight-ball the last one, at nine-ball none. */
+function mustNotFall(game: Situation['game'], id: string): boolean {
+  return game === 'snooker' || (game !== 'nine-ball' && id === EIGHT);
+}
+
 type PotChance = (
   table: Table,
   cue: BallOnTable,
@@ -105,19 +114,19 @@ export class TurnJudge {
     const fell = gone.map(({ id }) => id);
     const objects = this.#isSnooker ? withRespots(table.preset, left, gone, cue) : left;
     const met = hit.first !== undefined && on.includes(hit.first);
-    const wrong = this.#isSnooker ? fell.filter((id) => !on.includes(id)) : fell.filter((id) => id === '8');
     const isFoul =
       !met ||
       cue === undefined ||
       ballLost(result.rest) ||
       !isLegalHit(hit, table.preset.game) ||
-      wrong.some((id) => !on.includes(id));
+      fell.some((id) => !on.includes(id) && mustNotFall(game, id));
     const base = { hit, rest: result.rest, penalty: 0, theirs: 0, left: 0, again: false, gained: 0 };
     if (isFoul && unlessFoul) return undefined;
     if (isFoul) return { ...base, kind: 'foul', potted: undefined, ...this.#foul(hit, cue, objects, fell) };
-    const potted = fell.find((id) => game === 'nine-ball' || on.includes(id));
+    const isWon = game === 'nine-ball' && fell.includes(NINE);
+    const potted = isWon ? NINE : fell.find((id) => game === 'nine-ball' || on.includes(id));
     if (potted !== undefined) {
-      return { ...base, kind: 'pot', potted, gained: this.#afterPot(potted, cue, objects) };
+      return { ...base, kind: 'pot', potted, gained: isWon ? 1 : this.#afterPot(potted, cue, objects) };
     }
     const { chance } = this.#opponents(cue, objects);
     const theirs = this.#worthToThem(chance);
