@@ -1,5 +1,7 @@
 import { kickFamilies } from '../core/shot/kicks/kickFamilies.ts';
 import { kickLines, type KickWish } from '../core/shot/kicks/kickLines.ts';
+import { thumbFigures } from '../core/shot/kicks/thumb/thumbFigures.ts';
+import { thumbMap } from '../core/shot/kicks/thumb/thumbMap.ts';
 import type { KickPosition, KickStroke } from '../core/shot/kicks/way.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { rankAnswers } from '../core/tactics/ranking.ts';
@@ -31,6 +33,16 @@ export const kicks: Readonly<Record<string, () => Figure>> = {
   'kicks.stroke': () => kicking('kicks.stroke', 'under 150', (position) => kickLines(position, STROKE, WISH)),
   'kicks.family': () =>
     kicking('kicks.family', 'under 1,500', (position) => kickFamilies(position, WISH, TEAM)),
+  'rule.map': () =>
+    kicking('rule.map', 'under 10,000', ({ table }) =>
+      thumbMap(
+        table,
+        { rule: 'far mark', round: { first: 'left', second: 'foot' } },
+        thumbFigures(table),
+        'firm',
+        { x: 0.4, y: 1.1 },
+      ),
+    ),
   'safety.ranked': () =>
     kicking('safety.ranked', 'under 3,000', (position) =>
       rankAnswers({

@@ -65,6 +65,45 @@ describe('a kick at the table', () => {
 });
 
 describe('the bench for kicks', () => {
+  it('tries rules of thumb, tells how far off they are and from where they hold, and prints a card', async () => {
+    const from = cueBall(0.6, 0.3);
+    const target = ball('1', 1.8, 0.45);
+    await page.goto(`/lab/kick?shot=${shotToLink(shotOf(POOL, [from, target]))}`);
+    const rules = page.getByRole('region', { name: 'Rules of thumb' });
+    await rules.getByRole('button', { name: 'Try them' }).click();
+    const equal = rules.getByRole('button', { name: /^Equal angles by the (head|foot) rail/ }).first();
+    await equal.click({ timeout: 60_000 });
+    const told = await equal.innerText();
+    expect(told).toMatch(/(Meets|Misses) the ball.* \d+ mm (long|short) of its middle/s);
+    const facts = rules.getByTestId('thumb-facts');
+    const [says = NaN, here = NaN] = [
+      ...(await facts.innerText()).matchAll(/diamond (\d\.\d\d) of the/g),
+    ].map((found) => Number(found[1]));
+    // Mirrored by the rail the target lies as far behind it: the cue's line meets the nose on the way.
+    const isHead = told.includes('head');
+    const nose = isHead ? 0 : POOL.length;
+    const turn = isHead ? from.radius : POOL.length - from.radius;
+    const mirrored = 2 * turn - target.x;
+    const across = from.y + ((target.y - from.y) * (nose - from.x)) / (mirrored - from.x);
+    expect(says).toBeCloseTo((4 * across) / POOL.width, 1);
+    expect(Math.abs(says - here)).toBeLessThan(1);
+    await facts.getByLabel('From where it can be trusted').check({ force: true });
+    await reads(rules.getByTestId('trusted'), /meets this ball from \d+ % of the places/);
+    await rules.getByRole('list', { name: 'Key to the map' }).waitFor();
+    // A ball that is moved gets its own answers.
+    await rules.getByText('Firm').click();
+    await equal.waitFor();
+    await rules.getByRole('link', { name: /^A card of this table/ }).click();
+    await page.getByRole('heading', { name: 'Kicks on this table' }).waitFor();
+    const corner = page.getByRole('table', { name: 'To the corner' });
+    const firm = (await corner.getByRole('row', { name: /^firm/ }).getByRole('cell').allInnerTexts()).slice(
+      1,
+    );
+    // The farther the cue ball is from the corner, the farther the aim.
+    expect(firm.map(Number)).toEqual(firm.map(Number).sort((a, b) => a - b));
+    expect(firm.length).toBe(5);
+  });
+
   it('shows the lines to a hidden ball, where to aim, and what comes of them', async () => {
     const shot = shotToLink(shotOf(POOL, HIDDEN, { speed: 2.4 }));
     await page.goto(`/lab/kick?${new URLSearchParams({ shot }).toString()}`);

@@ -58,6 +58,7 @@ describe('axe finds nothing serious', () => {
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['order of a table', '/lab/order', 'a chance of'],
     ['ways to a ball', '/lab/kick', 'lies open'],
+    ['card of kicks', '/lab/kick/card', 'Round by three'],
     ['what to play', '/lab/safety', 'What to play'],
     ['a break', '/lab/break', 'What comes of it'],
     ['players', '/players', 'Petra Nightingale'],

@@ -137,6 +137,10 @@ export function createRouter() {
               lazy: async () => ({ Component: (await import('./lab/kick/KickPage.tsx')).KickPage }),
             },
             {
+              path: '/lab/kick/card',
+              lazy: async () => ({ Component: (await import('./lab/kick/CribPage.tsx')).CribPage }),
+            },
+            {
               path: '/lab/safety',
               lazy: async () => ({ Component: (await import('./lab/safety/SafetyPage.tsx')).SafetyPage }),
             },

@@ -11,7 +11,7 @@ import { termIn, type Vocabulary } from './vocabulary.ts';
 const SIGHTS = { long: 8, short: 4 } as const;
 
 /** "left", "foot", or "top" to a snooker player. */
-function sideWord(side: string, vocabulary: Vocabulary): string {
+export function sideWord(side: string, vocabulary: Vocabulary): string {
   if (side === 'head') return termIn(vocabulary, 'headEnd');
   return side === 'foot' ? termIn(vocabulary, 'footEnd') : side;
 }

@@ -5,6 +5,7 @@ import { simulate } from '../../../core/motion/simulate.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { middleOf } from '../../../core/shot/directions.ts';
+import type { RatedLine } from '../../../core/shot/kicks/kickFamilies.ts';
 import { wayKey } from '../../../core/shot/kicks/way.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
@@ -13,7 +14,7 @@ import { KickTable } from '../../planner/kick/KickTable.tsx';
 import { StrokeCaution } from '../../planner/StrokeCaution.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
 import { useLatest } from '../../planner/useLatest.ts';
-import { CUE } from '../../table/labShot.ts';
+import { CUE, shotToLink } from '../../table/labShot.ts';
 import { usePlayback } from '../../table/usePlayback.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
@@ -25,9 +26,13 @@ import { withStrike } from '../labState.ts';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
 import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
 import { LinesCard } from './LinesCard.tsx';
+import { ThumbCard } from './ThumbCard.tsx';
+import { ThumbMarks } from './ThumbMarks.tsx';
+import { useThumbs } from './useThumbs.ts';
 
 /** So long nothing moves before lines are looked for, milliseconds. */
 const STILL_MS = 60;
+const NO_LINES: readonly RatedLine[] = [];
 
 /** The ways to a ball that cannot be hit, or not well, directly: by cushions, with side, or round a ball. */
 export function KickPage() {
@@ -69,6 +74,7 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     current,
     failed,
   } = useLatest(target === '' ? undefined : settled, () => kickLinesOf(asked, stroke));
+  const thumbs = useThumbs(shot, target);
   const lines = useMemo(() => told?.lines ?? [], [told]);
   // A line is kept by its cushions while balls and pace change.
   const kept = lines.findIndex((line) => wayKey({ ...line, end: 'ball' }) === wanted);
@@ -99,17 +105,20 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         <BenchHead bench={bench} tables={tables} />
         <KickTable
           shot={shot}
-          lines={lines}
+          lines={thumbs.chosen === undefined ? lines : NO_LINES}
           chosen={looked}
           target={target}
           selected={selected}
           positions={positions}
           onDrag={bench.drag}
           onKey={onKey}
-        />
+        >
+          <ThumbMarks shot={shot} answer={thumbs.chosen} map={thumbs.map} />
+        </KickTable>
         <Text size="sm" c="dimmed">
-          Strong: the line that is looked at, with what comes of it; faint: the other lines up to the ball.
-          The dashed line with the ring is where the cue points.
+          {thumbs.chosen === undefined
+            ? 'Strong: the line that is looked at, with what comes of it; faint: the other lines up to the ball. The dashed line with the ring is where the cue points.'
+            : 'Strong: where the rule of thumb sends the cue ball; faint: the way to the middle of the ball with the same stroke. The dashed line with the ring is where the rule points.'}
         </Text>
         <StrokeCaution strike={strike} leaves={false} />
       </Stack>
@@ -169,6 +178,15 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               setWanted(wayKey({ cushions: by, first, end: 'ball' }));
               change(withStrike(shot, best.stroke));
             }}
+          />
+        )}
+        {ids.length > 0 && (
+          <ThumbCard
+            thumbs={thumbs}
+            preset={shot.table.preset}
+            crib={`/lab/kick/card?${new URLSearchParams(
+              bench.chosen === undefined ? { shot: shotToLink(shot) } : { table: bench.chosen.key },
+            ).toString()}`}
           />
         )}
         <StrokePanel

@@ -1,4 +1,4 @@
-import { memo, useMemo, type KeyboardEvent } from 'react';
+import { memo, useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import type { Point } from '../../../core/math/point.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
@@ -27,6 +27,8 @@ interface KickTableProps {
   readonly positions?: ReadonlyMap<string, Point | null> | undefined;
   readonly onDrag?: (phase: DragPhase, place: Point) => void;
   readonly onKey?: (event: KeyboardEvent) => void;
+  /** Drawn under the lines. */
+  readonly children?: ReactNode;
 }
 
 /** So many lines are drawn beside the chosen one, the surest: more cannot be told apart. */
@@ -34,7 +36,7 @@ const DRAWN = 5;
 
 /** The ways to the ball: the chosen one with what comes of it, the others as far as the ball. */
 export const KickTable = memo(function KickTable(props: KickTableProps) {
-  const { shot, lines, chosen, target, selected = '', positions, onDrag, onKey } = props;
+  const { shot, lines, chosen, target, selected = '', positions, onDrag, onKey, children } = props;
   const { table, balls } = shot;
   const ways = useMemo(
     () =>
@@ -57,6 +59,7 @@ export const KickTable = memo(function KickTable(props: KickTableProps) {
       {...(onDrag && { onDrag })}
       {...(onKey && { onKey })}
     >
+      {children}
       {ways.map((way, i) =>
         (way?.paths ?? [])
           .filter(({ id }) => id === CUE || (i === chosen && id === target))
