@@ -1,6 +1,7 @@
 import { RichTextEditor } from '@mantine/tiptap';
 import { useEditor } from '@tiptap/react';
 import StarterKit from '@tiptap/starter-kit';
+import { useEffect, useRef } from 'react';
 import '@mantine/tiptap/styles.css';
 
 interface NoteEditorProps {
@@ -15,6 +16,7 @@ const EMPTY = '<p></p>';
 
 /** A note with headings, lists and emphasis. */
 export function NoteEditor({ label, html, editable, onChange }: NoteEditorProps) {
+  const told = useRef(html);
   const editor = useEditor({
     extensions: [StarterKit.configure({ link: false, code: false, codeBlock: false })],
     content: html,
@@ -22,9 +24,16 @@ export function NoteEditor({ label, html, editable, onChange }: NoteEditorProps)
     editorProps: { attributes: { 'aria-label': label, role: 'textbox', 'aria-multiline': 'true' } },
     onUpdate: ({ editor: changed }) => {
       const next = changed.getHTML();
-      onChange(next === EMPTY ? '' : next);
+      told.current = next === EMPTY ? '' : next;
+      onChange(told.current);
     },
   });
+  // The note of a moment ago may stand first, kept on the device, and the newer one come after it.
+  useEffect(() => {
+    if (html === told.current) return;
+    told.current = html;
+    editor.commands.setContent(html, { emitUpdate: false });
+  }, [editor, html]);
   return (
     <RichTextEditor
       editor={editor}

@@ -92,6 +92,8 @@ export function ItemPanel(props: ItemPanelProps) {
             label="Note"
             mt={6}
             maxLength={300}
+            // Another note of it that comes later is shown, not written over.
+            key={item.note}
             defaultValue={item.note}
             onBlur={(event) => {
               if (event.currentTarget.value !== item.note)
