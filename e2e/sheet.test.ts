@@ -53,6 +53,21 @@ describe('a set-up sheet', () => {
     expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
   });
 
+  it('of a kick has its surest line, with where to aim, how wide it is and how hard', async () => {
+    await page.goto('/drills/one-bounce/sheet?stage=1');
+    const line = page.getByRole('region', { name: 'The surest line' });
+    await line.waitFor({ timeout: 60_000 });
+    // The drill asks for the left rail and no side.
+    expect(await line.innerText()).toMatch(
+      /By the left rail, \d\.\d m\/s, no english: \d\.\d° wide; met \d+/,
+    );
+    expect(await line.innerText()).toMatch(/Aim at diamond \d\.\d\d of the left rail, \d+ mm wide there/);
+    expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
+    // In the mirror it goes by the other one.
+    await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
+    await line.getByText(/^By the right rail/).waitFor({ timeout: 60_000 });
+  });
+
   it('of the longest list still prints on one page', async () => {
     await page.goto('/drills/red-street/sheet?stage=2');
     await page.getByRole('heading', { name: 'Set in this order' }).waitFor();

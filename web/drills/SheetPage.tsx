@@ -24,6 +24,7 @@ import { useWords } from '../words/useWords.ts';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
 import { useSetting } from '../controls/useSetting.ts';
+import { useSheetLine } from './useSheetLine.tsx';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
 export function SheetPage() {
@@ -52,6 +53,7 @@ function Sheet({ document, tables }: SheetProps) {
   const drill = mirrored ? mirrorDrill(staged, table.width) : staged;
   const position = isPositionDrill(drill) ? drill : undefined;
   const plan = useQuery(planQuery(position, on));
+  const line = useSheetLine(drill, table, seed);
   const tolerance = useQuery(toleranceQuery(position, on, setShare));
   return (
     <main className="sheet">
@@ -87,7 +89,9 @@ function Sheet({ document, tables }: SheetProps) {
         </Group>
       </Group>
       <div>
-        <DrillDrawing drill={drill} stage={stage} table={table} plan={plan.data} seed={seed} />
+        <DrillDrawing drill={drill} stage={stage} table={table} plan={plan.data} seed={seed}>
+          {line?.marks}
+        </DrillDrawing>
         <Text fw={700} mt="sm">
           {taskInWords(drill, vocabulary)}
         </Text>
@@ -130,6 +134,7 @@ function Sheet({ document, tables }: SheetProps) {
             );
           })}
         </ol>
+        {line?.facts}
       </section>
     </main>
   );

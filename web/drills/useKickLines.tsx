@@ -1,9 +1,6 @@
 import { Button, Text } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { CUE_BALL } from '../../core/drill/layout.ts';
-import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
-import { executionErrorOf } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { KickFamily } from '../../core/shot/kicks/kickFamilies.ts';
 import type { Table } from '../../core/table/table.ts';
@@ -13,12 +10,10 @@ import { KickTable } from '../planner/kick/KickTable.tsx';
 import { LineFacts } from '../planner/kick/LineFacts.tsx';
 import { isPlanKept } from '../planner/order/isKept.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
+import { KICK_LEVEL, kickAskedOf } from './kickAsked.ts';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;
-/** Cushions at most where the way is the player's to find. */
-const CUSHIONS = 3;
-const LEVEL = 'team';
 
 /** The lines of a drill that asks for a kick: found when somebody asks, in the place of the drill's drawing then. */
 export function useKickLines(
@@ -26,30 +21,15 @@ export function useKickLines(
   table: Table,
 ): { readonly drawing: ReactNode; readonly card: ReactNode } | undefined {
   const [family, setFamily] = useState<{ readonly key: string; readonly taken: KickFamily }>();
-  const { task, conditions } = drill;
   const isKept = isPlanKept(useViewer(), drill);
-  const balls = task.kind === 'kick' ? ballsOfSetUp(setUp(drill, table.preset, SEED)) : [];
-  if (task.kind !== 'kick' || isKept || !balls.some(({ id }) => id === CUE_BALL)) return undefined;
-  const by = task.cushions.length === 0 ? undefined : task.cushions;
-  const asked = {
-    table: { preset: table.preset, parameters: table.parameters },
-    balls,
-    cue: CUE_BALL,
-    target: task.target,
-    wish: {
-      targets: [task.target],
-      mostCushions: by?.length ?? CUSHIONS,
-      fewestCushions: conditions.includes('cushion first') ? 1 : 0,
-      cushions: by,
-      noSide: conditions.includes('no side'),
-    },
-    error: executionErrorOf(LEVEL, table.preset.game),
-  };
+  const asked = kickAskedOf(drill, table, SEED);
+  if (asked === undefined || isKept) return undefined;
+  const { balls, target } = asked;
   const key = JSON.stringify(asked);
   const best = family?.key === key ? family.taken.best : undefined;
   const shot = shotWith(table, balls);
   const lab = `/lab/kick?${new URLSearchParams({
-    target: task.target,
+    target,
     cushions: String(asked.wish.mostCushions),
     shot: shotToLink(best === undefined ? shot : { ...shot, strike: { ...shot.strike, ...best.stroke } }),
   }).toString()}`;
@@ -63,7 +43,7 @@ export function useKickLines(
       below={
         <>
           {best === undefined ? (
-            <Text size="sm">Tap one to see it on the table. Chances of a {LEVEL} player.</Text>
+            <Text size="sm">Tap one to see it on the table. Chances of a {KICK_LEVEL} player.</Text>
           ) : (
             <LineFacts line={best} preset={table.preset} />
           )}
@@ -75,6 +55,6 @@ export function useKickLines(
     />
   );
   const drawing =
-    best === undefined ? undefined : <KickTable shot={shot} lines={[best]} chosen={0} target={task.target} />;
+    best === undefined ? undefined : <KickTable shot={shot} lines={[best]} chosen={0} target={target} />;
   return { drawing, card };
 }
