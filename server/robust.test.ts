@@ -41,6 +41,12 @@ const whole = async (answer: IncomingMessage) => {
 
 describe('a backup that is fetched', () => {
   it('and left half read, twelve times at once, keeps nobody from anything', async () => {
+    // More than the sockets' buffers hold: what nobody reads cannot be finished.
+    await test.pool.execute(
+      `INSERT INTO audit (id, club_id, at, person_id, action, subject, subject_id, reason)
+       SELECT UUID(), ?, NOW(3), ?, 'player corrected', 'person', '', REPEAT('🎱', 200) FROM seq_1_to_40000`,
+      [club.id, club.playerId],
+    );
     const stalled = await Promise.all(
       Array.from({ length: 12 }, () => ask(server, '/api/export/backup', { cookie: club.coach })),
     );
@@ -61,6 +67,7 @@ describe('a backup that is fetched', () => {
         return ok;
       })
       .toBe(true);
+    await test.pool.execute("DELETE FROM audit WHERE club_id = ? AND subject_id = ''", [club.id]);
   });
 
   it('is not made for a HEAD, nor is anything else', async () => {

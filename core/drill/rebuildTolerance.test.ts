@@ -29,11 +29,11 @@ describe.each(['harbour-turn', 'drawn-back-for-the-blue'])('the tolerance of %s'
   });
 
   it.each(tolerances)(
-    '$id moved by it in a hundred random directions changes the chance by five points in five at most',
+    '$id moved by it in twenty random directions changes the chance by five points in one at most',
     ({ id, within }) => {
       const random = createRandom(17);
       let changed = 0;
-      for (let k = 0; k < 100; k++) {
+      for (let k = 0; k < 20; k++) {
         const towards = 2 * Math.PI * random.uniform();
         const moved = balls.map((ball) =>
           ball.id === id
@@ -42,9 +42,8 @@ describe.each(['harbour-turn', 'drawn-back-for-the-blue'])('the tolerance of %s'
         );
         if (Math.abs(pairChance(drill, table, moved) - planned) > SAME_CHANCE) changed++;
       }
-      expect(changed).toBeLessThanOrEqual(5);
+      expect(changed).toBeLessThanOrEqual(1);
     },
-    60_000,
   );
 
   it.each(tolerances.filter(({ atLeast }) => !atLeast))(

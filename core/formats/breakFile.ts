@@ -120,6 +120,8 @@ function told(study: BreakStudy, kind: RackKind) {
     nextPot: study.next,
     clears: study.clears ?? null,
     headHalf: study.headHalf,
+    disturbed: study.disturbed,
+    back: study.back,
     cueBallRests: study.cueRests,
     rests: study.falls.map((_, place) => study.played.flatMap(({ rests }) => rests[place] ?? [])),
   };

@@ -76,7 +76,9 @@ export function drawnRack(
     throw new RangeError('drawnRack: order must name each ball once');
   const anchor = kind === 'eight on the spot' ? EIGHTH : 0;
   const turn = quality.tilt * random.normal();
-  const shift = { x: quality.offset * random.normal(), y: quality.offset * random.normal() };
+  const [along, aside] = [quality.offset * random.normal(), quality.offset * random.normal()];
+  // Reds are put behind the pink, never into it.
+  const shift = { x: kind === 'reds' ? Math.abs(along) : along, y: aside };
   const [spot, from] = [tight[anchor], places[anchor]];
   if (spot === undefined || from === undefined) throw new RangeError('drawnRack: the rack is empty');
   const upright = turn - bearingOff(places, tight, anchor);

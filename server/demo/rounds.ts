@@ -53,7 +53,7 @@ function logOfOutcome(outcome: VirtualAttempt, number: number): AttemptLog {
           : {
               ...BREAK_UNSEEN,
               ...opening,
-              cue: BREAK_CUES[number % BREAK_CUES.length] ?? null,
+              cue: BREAK_CUES[Math.floor(number / 2) % BREAK_CUES.length] ?? null,
               from: BREAK_FROM[number % BREAK_FROM.length] ?? null,
             },
     },

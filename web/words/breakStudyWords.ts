@@ -1,5 +1,5 @@
 import type { RackKind } from '../../core/rack/rack.ts';
-import type { BreakStudy, WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import { BACK, type BreakStudy, type WingShares } from '../../core/virtual/breaks/breakStudy.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -28,12 +28,14 @@ export function studyLines(
   kind: RackKind,
   vocabulary: Vocabulary,
 ): readonly (readonly [what: string, value: string])[] {
-  const { made, dry, inOff, offTable, ballsDown, next, clears, headHalf, near, far } = study;
+  const { made, dry, inOff, offTable, ballsDown, next, clears, headHalf, near, far, back, disturbed } = study;
   const lost: readonly (readonly [string, string])[] =
     offTable.share > 0 ? [['A ball off the table', shareWords(offTable)]] : [];
   if (kind === 'reds') {
     return [
+      [`Cue ball back within ${Math.round(100 * BACK)} cm of the baulk cushion`, shareWords(back)],
       ['The opponent’s best pot', percent(next)],
+      ['Reds moved', disturbed.toFixed(1)],
       [`A ${termIn(vocabulary, 'inOff')}`, shareWords(inOff)],
       ['A red down', shareWords(made)],
       ['Balls in the baulk half', percent(headHalf)],

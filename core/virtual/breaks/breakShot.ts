@@ -2,6 +2,7 @@ import { bearing, distance, type Point } from '../../math/point.ts';
 import { contactDistance } from '../../motion/ballBall.ts';
 import type { BallOnTable, Shot, Tip } from '../../motion/shot.ts';
 import { squirtTangent } from '../../motion/strike.ts';
+import { coloursOnSpots } from '../../rack/colours.ts';
 import { CUE_BALL } from '../../drill/layout.ts';
 import { cueBallAt } from '../../planning/windowAmong.ts';
 import type { Table } from '../../table/table.ts';
@@ -25,7 +26,7 @@ export interface BreakStroke {
 
 /**
  * A break as planned: the cue ball leaves on the line that covers the wanted share of the ball; what side makes it squirt is
- * allowed for.
+ * allowed for. Reds are broken with the colours on their spots; they come last among the balls.
  * @param racked the rack's balls by their places, head ball first
  * @throws RangeError for a place that the rack does not have
  */
@@ -44,7 +45,9 @@ export function breakShot(
   const squirt = Math.atan(squirtTangent(tip.side, cue.mass, table.parameters.endMass));
   return {
     table,
-    balls: [cue, ...racked],
+    balls: [cue, ...racked, ...(isReds(racked) ? coloursOnSpots(table.preset) : [])],
     strike: { ball: CUE_BALL, speed, direction: line + squirt, tip, elevation },
   };
 }
+
+const isReds = ([head]: readonly BallOnTable[]) => head?.id.startsWith('red') === true;

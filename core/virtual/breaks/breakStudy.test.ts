@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { executionErrorOf, type LevelName } from '../../player/levels.ts';
-import type { RackWish } from '../../rack/drawnRack.ts';
 import { RACK_QUALITIES } from '../../rack/rackers.ts';
-import { POOL } from '../../testing/balls.ts';
-import type { BreakStroke } from './breakShot.ts';
-import { studyBreak } from './breakStudy.ts';
+import { POOL, SNOOKER } from '../../testing/balls.ts';
+import { coloursOnSpots } from '../../rack/colours.ts';
+import { simulate } from '../../motion/simulate.ts';
+import { createRandom } from '../../random/random.ts';
+import { drawnRack, type RackWish } from '../../rack/drawnRack.ts';
+import { clothLinesOf } from '../../table/markings.ts';
+import { breakShot, type BreakStroke } from './breakShot.ts';
+import { BACK, isBreakOffFoul, playedBreak, studyBreak } from './breakStudy.ts';
 
 /** From near the side rail on the head string, the head ball full. */
 const STROKE: BreakStroke = {
@@ -81,5 +85,81 @@ describe('many breaks', () => {
     expect(study(loose(0.1), {}, { breaks: 30 })).toEqual(some);
     expect(() => study(TIGHT, {}, { breaks: 0 })).toThrow(RangeError);
     expect(() => study(TIGHT, { at: 12 }, { breaks: 1 })).toThrow('no ball 12');
+  });
+});
+
+describe('a break-off at snooker', () => {
+  const { acrossAt, dRadius = 0 } = clothLinesOf(SNOOKER.preset);
+  const OFF: BreakStroke = {
+    from: { x: acrossAt, y: SNOOKER.width / 2 + 0.5 * dRadius },
+    at: 14,
+    covered: 0.4,
+    past: 'left',
+    speed: 2.6,
+    tip: { side: -0.3, height: 0 },
+    elevation: 0,
+  };
+  const rack: RackWish = { kind: 'reds', quality: RACK_QUALITIES.template };
+  const off = (level: LevelName, stroke: Partial<BreakStroke> = {}) =>
+    studyBreak({
+      table: SNOOKER,
+      rack,
+      stroke: { ...OFF, ...stroke },
+      error: executionErrorOf(level, 'snooker'),
+      breaks: 80,
+      seed: 99,
+    });
+
+  it('comes back to the baulk cushion with running side, more often by a better player, and never with check side', () => {
+    const [title, match, season] = (['title', 'match', 'first season'] as const).map((level) => off(level));
+    expect(title!.back.share).toBeGreaterThan(0.6);
+    expect(match!.back.share).toBeLessThan(title!.back.share);
+    expect(season!.back.share).toBeLessThan(match!.back.share);
+    expect(off('title', { tip: { side: 0.3, height: 0 } }).back.share).toBeLessThan(0.1);
+    const [one] = title!.played;
+    expect(title!.back.share).toBeCloseTo(
+      title!.played.filter(({ foul, cueAt }) => !foul && cueAt !== undefined && cueAt.x < BACK).length / 80,
+      12,
+    );
+    expect(one!.rests).toHaveLength(15);
+    // The pack is not broken up.
+    expect(title!.disturbed).toBeGreaterThan(2);
+    expect(title!.disturbed).toBeLessThan(11);
+  });
+
+  it('has the colours on their spots, and a pack that never touches the pink', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const racked = drawnRack(
+        { kind: 'reds', quality: RACK_QUALITIES['poor hand'] },
+        SNOOKER.preset,
+        createRandom(seed),
+      );
+      const { balls } = breakShot(SNOOKER, racked, OFF);
+      expect(balls).toHaveLength(22);
+      for (const colour of coloursOnSpots(SNOOKER.preset)) {
+        for (const red of racked)
+          expect(Math.hypot(red.x - colour.x, red.y - colour.y)).toBeGreaterThan(2 * red.radius);
+      }
+    }
+    expect(() => coloursOnSpots(POOL.preset)).toThrow(RangeError);
+  });
+
+  it('is a foul where a colour is met first or falls', () => {
+    const racked = drawnRack(
+      { kind: 'reds', quality: RACK_QUALITIES.tight },
+      SNOOKER.preset,
+      createRandom(3),
+    );
+    const shot = breakShot(SNOOKER, racked, OFF);
+    // Straight along the baulk line to the green.
+    const atGreen = { ...shot, strike: { ...shot.strike, direction: Math.PI / 2, speed: 1.5 } };
+    expect(playedBreak(atGreen, 'reds', false).foul).toBe(true);
+    expect(isBreakOffFoul('reds', 'green', simulate(atGreen).rest)).toBe(true);
+    const fallen = simulate(shot).rest.map((ball) =>
+      ball.id === 'blue' ? { ...ball, pocket: 'foot-left' as const } : ball,
+    );
+    expect(isBreakOffFoul('reds', 'red 15', fallen)).toBe(true);
+    expect(isBreakOffFoul('reds', 'red 15', simulate(shot).rest)).toBe(false);
+    expect(isBreakOffFoul('nine', '2', fallen)).toBe(false);
   });
 });

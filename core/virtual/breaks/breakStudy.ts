@@ -1,5 +1,5 @@
-import type { Point } from '../../math/point.ts';
-import type { Shot } from '../../motion/shot.ts';
+import { distance, type Point } from '../../math/point.ts';
+import type { BallAtRest, Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { CUE_BALL } from '../../drill/layout.ts';
 import { leftOnTable } from '../../planning/aftermath.ts';
@@ -7,7 +7,7 @@ import { errorAsCued } from '../../player/asCued.ts';
 import { executed } from '../../player/execute.ts';
 import type { ExecutionError } from '../../player/levels.ts';
 import { drawnRack, type RackWish } from '../../rack/drawnRack.ts';
-import type { RackKind } from '../../rack/rack.ts';
+import { rackIds, type RackKind } from '../../rack/rack.ts';
 import { createRandom } from '../../random/random.ts';
 import { hitOf } from '../../shot/kicks/hit.ts';
 import { ballLost } from '../../shot/outcome.ts';
@@ -35,13 +35,15 @@ export interface PlayedBreak {
   readonly down: readonly number[];
   /** Where the cue ball rests, metres; undefined when it fell or left the table. */
   readonly cueAt: Point | undefined;
-  /** A ball that was to be hit first was missed, or the cue ball or a ball was lost. */
+  /** No ball was met, the cue ball or a ball was lost, or at a break-off a colour was met first or fell. */
   readonly foul: boolean;
   readonly inOff: boolean;
   readonly offTable: boolean;
   readonly wings: readonly [right: WingEnd, left: WingEnd];
   /** Where the balls rest by their places in the rack; undefined for those that fell. */
   readonly rests: readonly (Point | undefined)[];
+  /** Balls of the rack that were moved by more than their own width, or fell. */
+  readonly disturbed: number;
   /** Of the next shot, and of clearing what is left from a good place each time, roughly, 0…1; 0 after a foul. */
   readonly next: number;
   /** Undefined where it was not looked at. */
@@ -69,24 +71,30 @@ export interface BreakStudy {
   /** Means: of the next pot over all breaks, of clearing over some; undefined at snooker. */
   readonly next: number;
   readonly clears: number | undefined;
+  /** Mean number of balls of the rack that were moved by more than their own width. */
+  readonly disturbed: number;
+  /** The cue ball came back to the head cushion without a foul, as a break-off is to: within BACK of it. */
+  readonly back: ShareInterval;
   /** Mean share of the balls left that lie in the head half, 0…1. */
   readonly headHalf: number;
   readonly cueRests: readonly Point[];
   readonly played: readonly PlayedBreak[];
 }
 
+/** A break-off's cue ball is back when it rests so near to the head cushion, metres. */
+export const BACK = 0.3;
 /** Of so many breaks it is looked at how likely the rest is cleared: it takes longer than the break. */
 const CLEARS_LOOKED_AT = 40;
 
 /**
  * Plays one break.
- * @param shot with the balls of the rack after the cue ball, by their places @param valued whether clearing is looked at, too
+ * @param shot with the balls of the rack after the cue ball, by their places, then any others @param valued whether clearing is looked at, too
  */
 export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): PlayedBreak {
   const { table } = shot;
   const result = simulate(shot, { paths: true });
   const { rest } = result;
-  const racked = shot.balls.slice(1);
+  const racked = shot.balls.slice(1, 1 + rackIds(kind).length);
   const places = racked.map((_, i) => {
     const at = rest[i + 1];
     return at === undefined || at.pocket !== null || at.offTable ? undefined : { x: at.x, y: at.y };
@@ -96,7 +104,7 @@ export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): Played
   const objects = after.filter((ball) => ball !== cue);
   const offTable = ballLost(rest);
   const first = hitOf(result, CUE_BALL).first;
-  const foul = cue === undefined || offTable || first === undefined;
+  const foul = cue === undefined || offTable || first === undefined || isBreakOffFoul(kind, first, rest);
   const idAt = (place: number) => racked[place]?.id ?? '';
   const [right, left] = wingPlaces(kind);
   return {
@@ -109,9 +117,26 @@ export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): Played
     offTable,
     wings: [wingEnd(result, idAt(right), 'right'), wingEnd(result, idAt(left), 'left')],
     rests: places,
+    disturbed: racked.filter((ball, i) => {
+      const at = places[i];
+      return at === undefined || distance(at, ball) > 2 * ball.radius;
+    }).length,
     next: foul ? 0 : nextPotRoughly(table, kind, cue, objects),
     clears: !valued || kind === 'reds' ? undefined : foul ? 0 : clearsRoughly(table, objects),
   };
+}
+
+/** At a break-off a colour must neither be met first nor fall. @param first the ball met first */
+export function isBreakOffFoul(
+  kind: RackKind,
+  first: string | undefined,
+  rest: readonly BallAtRest[],
+): boolean {
+  if (kind !== 'reds') return false;
+  const isColour = (id: string) => id !== CUE_BALL && !id.startsWith('red');
+  return (
+    first === undefined || isColour(first) || rest.some(({ id, pocket }) => pocket !== null && isColour(id))
+  );
 }
 
 /**
@@ -170,6 +195,8 @@ function summed(table: Table, played: readonly PlayedBreak[], nearSide: 0 | 1): 
     made: share(({ down, foul }) => down.length > 0 && !foul),
     next: mean(({ next }) => next),
     clears: meanOf(played.flatMap(({ clears }) => clears ?? [])),
+    disturbed: mean(({ disturbed }) => disturbed),
+    back: share(({ foul, cueAt }) => !foul && cueAt !== undefined && cueAt.x < BACK),
     headHalf: mean(inHeadHalf),
     cueRests: played.flatMap(({ cueAt }) => cueAt ?? []),
     played,

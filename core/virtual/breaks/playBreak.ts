@@ -10,12 +10,14 @@ import { createRandom, type Random } from '../../random/random.ts';
 import type { AcceptanceSource } from '../../planning/potOptions.ts';
 import type { Drill } from '../../records/drill.ts';
 import { acceptanceAbout } from '../../shot/acceptanceNear.ts';
+import { wayIn } from '../../shot/kicks/way.ts';
 import { ballLost } from '../../shot/outcome.ts';
 import { clothLinesOf } from '../../table/markings.ts';
 import type { Table } from '../../table/table.ts';
 import { gradeBreak, type Rack } from '../breakGrades.ts';
 import { playedBy, type VirtualPlayer } from '../player.ts';
 import { breakShot, type BreakStroke } from './breakShot.ts';
+import { isBreakOffFoul } from './breakStudy.ts';
 
 type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 
@@ -32,12 +34,12 @@ const ASIDE = [0.15, 0.22, 0.3, 0.55, 1];
 const SPEEDS = [5.5, 7, 8.5];
 /** A second ball is hit from nearer the side, and thinner. */
 const SECOND = { aside: [0.12, 0.3, 0.6], covered: [1, 0.75, 0.5], speeds: [6.5, 8.5] } as const;
-/** A break-off leaves from the D, past the outside of the last red. */
+/** A break-off leaves from the D, past the outside of the last red, with the side that runs on at the cushions. */
 const OFF = {
   aside: [0.45, 0.8],
   covered: [0.3, 0.4, 0.5],
-  speeds: [2.6, 2.9, 3.3],
-  sides: [0, 0.25],
+  speeds: [2.6, 2.9, 3.2],
+  sides: [-0.2, -0.3],
 } as const;
 const PLAIN = { side: 0, height: 0 };
 
@@ -103,12 +105,13 @@ function played(
 }
 
 function outcomeOf(table: Table, rack: Rack, shot: Shot, source?: AcceptanceSource): AttemptOutcome {
-  const { rest } = simulate(shot, { events: false });
+  const { rest, events } = simulate(shot);
   const left = leftOnTable(shot.balls, rest);
   const cue = left.find(({ id }) => id === CUE_BALL);
   const objects = left.filter((ball) => ball !== cue);
   const balls = rest.filter(({ id, pocket }) => id !== CUE_BALL && pocket !== null).length;
-  const foul = cue === undefined || ballLost(rest);
+  const { first } = wayIn(events, CUE_BALL, Infinity);
+  const foul = cue === undefined || ballLost(rest) || isBreakOffFoul(rack, first, rest);
   const { control, layout } = gradeBreak(table, rack, foul ? undefined : cue, objects, source);
   return { done: balls > 0 && !foul, balls, opening: { balls, control, layout, inOff: foul } };
 }

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import type { Point } from '../../../core/math/point.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { RackGap } from '../../../core/rack/drawnRack.ts';
+import { coloursOnSpots } from '../../../core/rack/colours.ts';
 import { rackBalls } from '../../../core/rack/rack.ts';
 import { RACK_QUALITIES, RACKERS } from '../../../core/rack/rackers.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
@@ -106,7 +107,7 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             <DotMark key={i} at={at} />
           ))}
           {target !== undefined && <AimMark from={from} to={target} />}
-          {racked.map((ball) => (
+          {[...racked, ...(kind === 'reds' ? coloursOnSpots(preset) : [])].map((ball) => (
             <BallMark key={ball.id} id={ball.id} at={ball} radius={ball.radius} />
           ))}
           <BallMark id={CUE} at={from} radius={preset.cueBallRadius} selected />
@@ -115,7 +116,6 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           {run.answer === undefined
             ? 'Drag the cue ball along the line, or move it by the arrow keys.'
             : 'Dots: where the cue ball came to rest.'}
-          {kind === 'reds' && ' The colours are left out.'}
         </Text>
         <Text size="sm" c="dimmed">
           Wear glasses near a hard break, and keep the end of the table free: balls leave it.

@@ -34,7 +34,8 @@ export function firstBreak(preset: TablePreset, kind: RackKind): BreakStroke {
   const plain = { tip: { side: 0, height: 0 }, elevation: 0 };
   if (kind === 'reds') {
     const from = { x: acrossAt, y: preset.width / 2 + 0.6 * (dRadius ?? 0.2) };
-    return { ...plain, from, at: 14, covered: 0.4, past: 'left', speed: 2.9 };
+    // Side that runs on at the cushions brings the cue ball back.
+    return { ...plain, tip: { side: -0.3, height: 0 }, from, at: 14, covered: 0.4, past: 'left', speed: 2.6 };
   }
   const from = { x: acrossAt, y: 0.12 };
   return { ...plain, from, at: 0, covered: 1, past: 'left', speed: 6.5 };
