@@ -1,6 +1,7 @@
 import { coldCloud, planDrill, warmCloud } from './cloud.ts';
 import { drillBenchmark, window12ft } from './computation.ts';
 import { assessedClouds, backward, routes, windowAmongBalls } from './planning.ts';
+import { breaks } from './breaks.ts';
 import { kicks } from './kicks.ts';
 import { orders } from './order.ts';
 import { drag } from './drag.ts';
@@ -21,6 +22,7 @@ const BENCHMARKS: Readonly<Record<string, () => Figure | Promise<readonly Figure
   'window.snooker': window12ft,
   ...orders,
   ...kicks,
+  ...breaks,
   'plan.drill': planDrill,
   'benchmark.single': drillBenchmark,
   'web.first-page': firstPage,

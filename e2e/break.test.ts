@@ -63,6 +63,19 @@ describe('the bench for breaks', () => {
     await page.getByText(/A ball down: decided, less often than with/).waitFor();
   });
 
+  it('says which contact of the rack matters and for which ball, and opens it', async () => {
+    await page.goto('/lab/break?level=title');
+    const card = page.getByRole('region', { name: 'Which contact matters' });
+    await card.getByRole('button', { name: 'Open each' }).click();
+    const first = card.getByRole('listitem').first();
+    await first.waitFor({ timeout: 60_000 });
+    const told = await first.innerText();
+    expect(told).toMatch(/ball \d falls \d+ times (less|more)/);
+    const [, a, b] = /Between (\d) and (\d)/.exec(told) ?? [];
+    await first.getByRole('button').click();
+    await page.getByRole('button', { name: `Between ball ${a} and ball ${b}: 0.1 mm apart` }).waitFor();
+  });
+
   it('offers the rack of each table, and keeps the cue ball behind the line', async () => {
     await page.goto('/lab/break?table=snooker-12ft');
     await choose(page, 'Racked by', 'Poor hand');

@@ -1,5 +1,6 @@
 import type { RackKind } from '../../core/rack/rack.ts';
 import { BACK, type BreakStudy, type WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -54,4 +55,11 @@ export function studyLines(
     ['Balls in the head half', percent(headHalf)],
     ...lost,
   ];
+}
+
+/** What a gap does, in a hundred breaks: "ball 8 falls 82 times less, ball 6 12 times more" */
+export function effectWords({ balls }: ContactEffect): string {
+  const times = ({ place, change }: ContactEffect['balls'][number], i: number) =>
+    `ball ${place + 1}${i === 0 ? ' falls' : ''} ${Math.round(100 * Math.abs(change))} times ${change < 0 ? 'less' : 'more'}`;
+  return balls.slice(0, 3).map(times).join(', ');
 }

@@ -1,10 +1,23 @@
 import { proxy } from 'comlink';
+import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import type { BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 import type { BreakAsked, BreakSolver } from './breakProtocol.ts';
 import { oneRun, type Running } from './oneRun.ts';
 
+const start = () => new Worker(new URL('./break.worker.ts', import.meta.url), { type: 'module' });
+
 /** A break played many times, in a thread of its own: to stop it is to end the thread. */
 export function breakStudyOf(asked: BreakAsked, onShare: (share: number) => void): Running<BreakStudy> {
-  const worker = new Worker(new URL('./break.worker.ts', import.meta.url), { type: 'module' });
-  return oneRun<BreakSolver, BreakStudy>(worker, (solver) => solver.study(asked, proxy(onShare)));
+  return oneRun<BreakSolver, BreakStudy>(start(), (solver) => solver.study(asked, proxy(onShare)));
+}
+
+/** Which contact of its rack matters, in a thread of its own. @param gap metres */
+export function contactEffectsOf(
+  asked: BreakAsked,
+  gap: number,
+  onShare: (share: number) => void,
+): Running<readonly ContactEffect[]> {
+  return oneRun<BreakSolver, readonly ContactEffect[]>(start(), (solver) =>
+    solver.contacts(asked, gap, proxy(onShare)),
+  );
 }

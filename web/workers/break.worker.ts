@@ -1,10 +1,13 @@
 import { expose } from 'comlink';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { studyBreak } from '../../core/virtual/breaks/breakStudy.ts';
+import { contactEffects } from '../../core/virtual/breaks/contactEffects.ts';
 import type { BreakSolver } from './breakProtocol.ts';
 
 const solver: BreakSolver = {
   study: (asked, onShare) => Promise.resolve(studyBreak({ ...asked, table: tableOf(asked.table) }, onShare)),
+  contacts: (asked, gap, onShare) =>
+    Promise.resolve(contactEffects({ ...asked, table: tableOf(asked.table) }, gap, onShare)),
 };
 
 expose(solver);

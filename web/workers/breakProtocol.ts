@@ -1,4 +1,5 @@
 import type { TableText } from '../../core/planning/position/question.ts';
+import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 
 /** A break as it goes to a worker. */
@@ -8,4 +9,10 @@ export type BreakAsked = Omit<BreakQuestion, 'table'> & { readonly table: TableT
 export interface BreakSolver {
   /** @param onShare told what share is done, 0…1 */
   study(asked: BreakAsked, onShare: (share: number) => void): Promise<BreakStudy>;
+  /** @param gap metres */
+  contacts(
+    asked: BreakAsked,
+    gap: number,
+    onShare: (share: number) => void,
+  ): Promise<readonly ContactEffect[]>;
 }

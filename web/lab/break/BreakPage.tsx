@@ -25,6 +25,7 @@ import { LabHead } from '../LabHead.tsx';
 import { WithTables } from '../WithTables.tsx';
 import { firstPosition } from '../labStart.ts';
 import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts';
+import { CONTACT_GAP, ContactsCard } from './ContactsCard.tsx';
 import { RackPicture } from './RackPicture.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
 
@@ -191,6 +192,10 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           />
         </section>
         <StudyCard run={run} breaks={BREAKS} kind={kind} kept={kept} onKeep={keep} />
+        <ContactsCard
+          asked={asked}
+          onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
+        />
         <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />
       </div>
     </div>

@@ -1,0 +1,43 @@
+import { executionErrorOf } from '../core/player/levels.ts';
+import { RACK_QUALITIES } from '../core/rack/rackers.ts';
+import { POOL } from '../core/testing/balls.ts';
+import { studyBreak, type BreakQuestion } from '../core/virtual/breaks/breakStudy.ts';
+import { contactEffects } from '../core/virtual/breaks/contactEffects.ts';
+import { middle, type Figure } from './report.ts';
+
+const QUESTION: BreakQuestion = {
+  table: POOL,
+  rack: { kind: 'nine', quality: RACK_QUALITIES.template },
+  stroke: {
+    from: { x: POOL.length / 4, y: 0.12 },
+    at: 0,
+    covered: 1,
+    past: 'left',
+    speed: 6,
+    tip: { side: 0, height: 0 },
+    elevation: 0,
+  },
+  error: executionErrorOf('team', 'pool'),
+  breaks: 40,
+  seed: 1,
+};
+/** The first run warms up. */
+const SEEDS = [1, 2, 3];
+
+function breaking(name: string, wanted: string, work: (question: BreakQuestion) => unknown): Figure {
+  const time = (seed: number) => {
+    const start = performance.now();
+    work({ ...QUESTION, seed });
+    return performance.now() - start;
+  };
+  time(0);
+  return { name, value: middle(SEEDS.map(time)), unit: 'ms, one thread', wanted };
+}
+
+/** Milliseconds for what two hundred breaks come to, and for which contact of a rack of nine matters. */
+export const breaks: Readonly<Record<string, () => Figure>> = {
+  'break.study': () =>
+    breaking('break.study', 'no limit', (question) => studyBreak({ ...question, breaks: 200 })),
+  'break.sensitivity': () =>
+    breaking('break.sensitivity', 'under 5,000', (question) => contactEffects(question, 1e-4)),
+};
