@@ -63,6 +63,26 @@ describe('the bench for breaks', () => {
     await page.getByText(/A ball down: decided, less often than with/).waitFor();
   });
 
+  it('maps places and paces, says which is best and why, and takes one up', async () => {
+    await page.goto('/lab/break?level=title');
+    const card = page.getByRole('region', { name: 'From where, how hard' });
+    await card.getByRole('button', { name: 'Map it' }).click();
+    await reads(
+      card.getByTestId('best-break'),
+      /^Best: \d\.\d m\/s from \d+ mm off the right: a ball down in \d+ %/,
+    );
+    const best = await card.getByTestId('best-break').innerText();
+    const cells = (await card.getByRole('cell').allInnerTexts()).map(Number);
+    expect(cells).toHaveLength(55);
+    const marked = Number(await card.locator('[data-best="true"]').innerText());
+    expect(marked).toBe(Math.max(...cells));
+    await card.locator('[data-best="true"]').click();
+    // The stroke has that pace now; the map stays.
+    const pace = /Best: (\d\.\d) m/.exec(best)?.[1] ?? '';
+    await page.getByRole('region', { name: 'Stroke' }).getByText(`${pace}0 m/s`).waitFor();
+    expect(await card.getByRole('cell').count()).toBe(55);
+  });
+
   it('says which contact of the rack matters and for which ball, and opens it', async () => {
     await page.goto('/lab/break?level=title');
     const card = page.getByRole('region', { name: 'Which contact matters' });

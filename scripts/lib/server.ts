@@ -4,7 +4,8 @@ import { number, object } from 'yup';
 import type { Measured } from '../../server/measure.ts';
 import { StartError } from './report.ts';
 
-const START_LIMIT_MS = 60_000;
+/** A slow machine takes a minute and more to play the demo club's months. */
+const START_LIMIT_MS = 300_000;
 
 /** Starts the built server in a process of its own and waits until it listens. */
 export async function startServer(env: Record<string, string>): Promise<ChildProcess> {
@@ -14,10 +15,10 @@ export async function startServer(env: Record<string, string>): Promise<ChildPro
     detached: true,
   });
   await new Promise<void>((resolve, reject) => {
-    const timer = setTimeout(
-      () => reject(new StartError('The server did not start within a minute; its messages are above.')),
-      START_LIMIT_MS,
-    );
+    const timer = setTimeout(() => {
+      child.kill('SIGKILL');
+      reject(new StartError('The server did not start within five minutes; its messages are above.'));
+    }, START_LIMIT_MS);
     child.once('message', () => {
       clearTimeout(timer);
       resolve();

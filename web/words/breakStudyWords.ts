@@ -1,5 +1,6 @@
 import type { RackKind } from '../../core/rack/rack.ts';
 import { BACK, type BreakStudy, type WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
@@ -62,4 +63,21 @@ export function effectWords({ balls }: ContactEffect): string {
   const times = ({ place, change }: ContactEffect['balls'][number], i: number) =>
     `ball ${place + 1}${i === 0 ? ' falls' : ''} ${Math.round(100 * Math.abs(change))} times ${change < 0 ? 'less' : 'more'}`;
   return balls.slice(0, 3).map(times).join(', ');
+}
+
+/** The best of a map and why: "7.0 m/s from 318 mm: a ball down in 81 %, then the next pot 52 %" */
+export function bestBreakWords({ cells, best, asGood }: BreakMap, kind: RackKind): string {
+  const cell = cells[best];
+  if (cell === undefined) return '';
+  const { from, speed, study } = cell;
+  const at = `${speed.toFixed(1)} m/s from ${Math.round(1000 * from.y)} mm off the right`;
+  const why =
+    kind === 'reds'
+      ? `the cue ball back in ${percent(study.back.share)}, the opponent’s best pot ${percent(study.next)}`
+      : `a ball down in ${percent(study.made.share)}, the next pot ${percent(study.next)}, the wing ball on your side in ${percent(study.near.in)}`;
+  const others =
+    asGood === 0
+      ? 'No other is as good.'
+      : `${asGood === 1 ? '1 other' : `${asGood} others`} may be as good: so many breaks do not tell them apart.`;
+  return `Best: ${at}: ${why}. ${others}`;
 }

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
+import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 import type { BreakAsked, BreakSolver } from './breakProtocol.ts';
 import { oneRun, type Running } from './oneRun.ts';
@@ -20,4 +21,9 @@ export function contactEffectsOf(
   return oneRun<BreakSolver, readonly ContactEffect[]>(start(), (solver) =>
     solver.contacts(asked, gap, proxy(onShare)),
   );
+}
+
+/** A break over places and paces, in a thread of its own. */
+export function breakMapOf(asked: BreakAsked, onShare: (share: number) => void): Running<BreakMap> {
+  return oneRun<BreakSolver, BreakMap>(start(), (solver) => solver.map(asked, proxy(onShare)));
 }

@@ -1,5 +1,6 @@
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
+import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 
 /** A break as it goes to a worker. */
@@ -15,4 +16,5 @@ export interface BreakSolver {
     gap: number,
     onShare: (share: number) => void,
   ): Promise<readonly ContactEffect[]>;
+  map(asked: BreakAsked, onShare: (share: number) => void): Promise<BreakMap>;
 }

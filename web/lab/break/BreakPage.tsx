@@ -26,6 +26,7 @@ import { WithTables } from '../WithTables.tsx';
 import { firstPosition } from '../labStart.ts';
 import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts';
 import { CONTACT_GAP, ContactsCard } from './ContactsCard.tsx';
+import { MapCard } from './MapCard.tsx';
 import { RackPicture } from './RackPicture.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
 
@@ -192,6 +193,7 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           />
         </section>
         <StudyCard run={run} breaks={BREAKS} kind={kind} kept={kept} onKeep={keep} />
+        <MapCard asked={asked} onTake={({ from: at, speed: pace }) => change({ from: at, speed: pace })} />
         <ContactsCard
           asked={asked}
           onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
