@@ -5,6 +5,7 @@ export const CORE = [
   'math',
   'random',
   'statistics',
+  'sound',
   'table',
   'motion',
   'rack',

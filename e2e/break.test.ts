@@ -1,5 +1,8 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
+import { createRandom } from '../core/random/random.ts';
+import { madeBreak } from '../core/sound/madeBreak.ts';
+import { wavOf } from '../scripts/lib/wav.ts';
 import { choose, pixelOf, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -67,6 +70,7 @@ describe('the bench for breaks', () => {
     await page.goto('/lab/break?level=title');
     const card = page.getByRole('region', { name: 'From where, how hard' });
     await card.getByRole('button', { name: 'Map it' }).click();
+    await card.getByTestId('best-break').waitFor({ timeout: 120_000 });
     await reads(
       card.getByTestId('best-break'),
       /^Best: \d\.\d m\/s from \d+ mm off the right: a ball down in \d+ %/,
@@ -81,6 +85,35 @@ describe('the bench for breaks', () => {
     const pace = /Best: (\d\.\d) m/.exec(best)?.[1] ?? '';
     await page.getByRole('region', { name: 'Stroke' }).getByText(`${pace}0 m/s`).waitFor();
     expect(await card.getByRole('cell').count()).toBe(55);
+  });
+
+  it('hears how hard a break was from a recording, and refuses one that does not tell', async () => {
+    await page.goto('/lab/break');
+    const card = page.getByRole('region', { name: 'Pace by ear' });
+    const [, mm = ''] = /runs (\d+) mm/.exec(await card.innerText()) ?? [];
+    const made = {
+      distance: Number(mm) / 1000,
+      slowing: 0.2 * 9.81,
+      noise: 0.001,
+      echo: 0.2,
+      voices: 0,
+      strangers: 0,
+    };
+    const give = (speed: number, noise: number) =>
+      card.locator('input[type="file"]').setInputFiles({
+        name: 'break.wav',
+        mimeType: 'audio/wav',
+        buffer: Buffer.from(
+          wavOf({ ...madeBreak({ ...made, speed, noise }, 44_100, createRandom(8)), rate: 44_100 }),
+        ),
+      });
+    await give(7.4, 0.001);
+    await reads(card.getByTestId('heard'), /^7\.[345] m\/s \(\d\.\d to \d\.\d in 95 of 100 cases\)/);
+    const [heard = ''] = /^\d\.\d/.exec(await card.getByTestId('heard').innerText()) ?? [];
+    await card.getByRole('button', { name: 'Take this pace' }).click();
+    await page.getByRole('region', { name: 'Stroke' }).getByText(`${heard}0 m/s`).waitFor();
+    await give(7.4, 0.06);
+    await reads(card.getByTestId('heard'), /^Cannot tell/);
   });
 
   it('says which contact of the rack matters and for which ball, and opens it', async () => {

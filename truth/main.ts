@@ -6,6 +6,7 @@ import { orders } from './orders.ts';
 import { ratings } from './ratings.ts';
 import { routes } from './routes.ts';
 import { shares } from './shares.ts';
+import { speeds } from './speeds.ts';
 import { trends } from './trends.ts';
 import { windows } from './windows.ts';
 
@@ -24,6 +25,7 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   backward,
   orders,
   breaks,
+  speeds,
 };
 
 const words = process.argv.slice(2);

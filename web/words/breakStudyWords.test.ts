@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bestBreakWords, effectWords, wingWords } from './breakStudyWords.ts';
+import { bestBreakWords, effectWords, recordedWords, wingWords } from './breakStudyWords.ts';
 
 describe('what becomes of balls at a break', () => {
   it('is told by how much more or less often they fall, three at most', () => {
@@ -42,5 +42,14 @@ describe('what becomes of balls at a break', () => {
       /the cue ball back in 70\s%, the opponent’s best pot 50\s%\. 3 others may be as good/,
     );
     expect(bestBreakWords({ ...map, cells: [] }, 'nine')).toBe('');
+  });
+
+  it('is told of a recording with its error, or that it cannot be told', () => {
+    const told = { kind: 'told', speed: 7.13, low: 6.93, high: 7.33, tip: 0.5, rack: 0.7 } as const;
+    expect(recordedWords(told)).toBe('7.1 m/s (6.9 to 7.3 in 95 of 100 cases)');
+    expect(recordedWords({ kind: 'cannot tell', why: 'nothing heard' })).toMatch(/^Cannot tell: no knock/);
+    expect(recordedWords({ kind: 'cannot tell', why: 'several pairs' })).toMatch(
+      /^Cannot tell: it is not clear/,
+    );
   });
 });

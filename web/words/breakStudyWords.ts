@@ -1,5 +1,6 @@
 import type { RackKind } from '../../core/rack/rack.ts';
 import { BACK, type BreakStudy, type WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import type { SpeedTold } from '../../core/sound/breakSpeed.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import { percent } from './units.ts';
@@ -80,4 +81,13 @@ export function bestBreakWords({ cells, best, asGood }: BreakMap, kind: RackKind
       ? 'No other is as good.'
       : `${asGood === 1 ? '1 other' : `${asGood} others`} may be as good: so many breaks do not tell them apart.`;
   return `Best: ${at}: ${why}. ${others}`;
+}
+
+/** What a recording tells: "7.1 m/s (6.9 to 7.3)" */
+export function recordedWords(told: SpeedTold): string {
+  if (told.kind === 'told')
+    return `${told.speed.toFixed(1)} m/s (${told.low.toFixed(1)} to ${told.high.toFixed(1)} in 95 of 100 cases)`;
+  return told.why === 'nothing heard'
+    ? 'Cannot tell: no knock is heard in it.'
+    : 'Cannot tell: it is not clear which knocks are the tip and the rack. Record nearer, or with less noise.';
 }

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
+import type { SpeedSetting, SpeedTold } from '../../core/sound/breakSpeed.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 import type { BreakAsked, BreakSolver } from './breakProtocol.ts';
@@ -26,4 +27,13 @@ export function contactEffectsOf(
 /** A break over places and paces, in a thread of its own. */
 export function breakMapOf(asked: BreakAsked, onShare: (share: number) => void): Running<BreakMap> {
   return oneRun<BreakSolver, BreakMap>(start(), (solver) => solver.map(asked, proxy(onShare)));
+}
+
+/** How fast a recorded break was, in a thread of its own. @param sound one channel, −1…1, with its samples a second */
+export function recordedSpeedOf(
+  sound: { readonly samples: Float32Array; readonly rate: number },
+  setting: SpeedSetting,
+): Promise<SpeedTold> {
+  return oneRun<BreakSolver, SpeedTold>(start(), (solver) => solver.speed(sound.samples, sound.rate, setting))
+    .answer;
 }

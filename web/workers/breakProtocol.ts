@@ -1,5 +1,6 @@
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
+import type { SpeedSetting, SpeedTold } from '../../core/sound/breakSpeed.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 
@@ -17,4 +18,6 @@ export interface BreakSolver {
     onShare: (share: number) => void,
   ): Promise<readonly ContactEffect[]>;
   map(asked: BreakAsked, onShare: (share: number) => void): Promise<BreakMap>;
+  /** @param samples −1…1, one channel @param rate samples a second */
+  speed(samples: Float32Array, rate: number, setting: SpeedSetting): Promise<SpeedTold>;
 }

@@ -51,3 +51,20 @@ export function breakShot(
 }
 
 const isReds = ([head]: readonly BallOnTable[]) => head?.id.startsWith('red') === true;
+
+/**
+ * How far the cue ball of a planned break runs until it meets the ball that is aimed at, metres.
+ * @param racked the rack's balls by their places, head ball first
+ * @throws RangeError for a place that the rack does not have
+ */
+export function wayToRack(
+  table: Table,
+  racked: readonly BallOnTable[],
+  { from, at, covered }: Pick<BreakStroke, 'from' | 'at' | 'covered'>,
+): number {
+  const target = racked[at];
+  if (target === undefined) throw new RangeError(`wayToRack: the rack has no ball ${at}`);
+  const reach = contactDistance(table.preset.cueBallRadius, target.radius);
+  const beside = (1 - covered) * reach;
+  return Math.sqrt(distance(from, target) ** 2 - beside ** 2) - Math.sqrt(reach ** 2 - beside ** 2);
+}

@@ -7,7 +7,7 @@ import { simulate } from '../../motion/simulate.ts';
 import { createRandom } from '../../random/random.ts';
 import { drawnRack, type RackWish } from '../../rack/drawnRack.ts';
 import { clothLinesOf } from '../../table/markings.ts';
-import { breakShot, type BreakStroke } from './breakShot.ts';
+import { breakShot, wayToRack, type BreakStroke } from './breakShot.ts';
 import { BACK, isBreakOffFoul, playedBreak, studyBreak } from './breakStudy.ts';
 
 /** From near the side rail on the head string, the head ball full. */
@@ -161,5 +161,28 @@ describe('a break-off at snooker', () => {
     expect(isBreakOffFoul('reds', 'red 15', fallen)).toBe(true);
     expect(isBreakOffFoul('reds', 'red 15', simulate(shot).rest)).toBe(false);
     expect(isBreakOffFoul('nine', '2', fallen)).toBe(false);
+  });
+});
+
+describe('the way of the cue ball to the rack', () => {
+  it('is as long as the simulated ball runs until it meets the ball that is aimed at', () => {
+    const rack: RackWish = { kind: 'nine', quality: RACK_QUALITIES.tight };
+    const racked = drawnRack(rack, POOL.preset, createRandom(1));
+    for (const covered of [1, 0.6]) {
+      const stroke = { ...STROKE, covered };
+      const { events, paths } = simulate(breakShot(POOL, racked, stroke), { paths: true });
+      const met = events.find(({ kind }) => kind === 'ball-ball');
+      const cue = paths?.find(({ id }) => id === 'cue');
+      const at = cue?.pieces.findLast(({ t }) => t < (met?.t ?? 0));
+      if (met === undefined || at === undefined) throw new Error('the break meets nothing');
+      const tau = met.t - at.t;
+      const place = {
+        x: at.x + at.vx * tau + 0.5 * at.ax * tau * tau,
+        y: at.y + at.vy * tau + 0.5 * at.ay * tau * tau,
+      };
+      const ran = Math.hypot(place.x - stroke.from.x, place.y - stroke.from.y);
+      expect(Math.abs(wayToRack(POOL, racked, stroke) - ran)).toBeLessThan(0.002);
+    }
+    expect(() => wayToRack(POOL, racked, { ...STROKE, at: 12 })).toThrow(RangeError);
   });
 });

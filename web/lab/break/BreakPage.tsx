@@ -9,7 +9,7 @@ import { RACK_QUALITIES, RACKERS } from '../../../core/rack/rackers.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { clothLinesOf } from '../../../core/table/markings.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
-import type { BreakStroke } from '../../../core/virtual/breaks/breakShot.ts';
+import { wayToRack, type BreakStroke } from '../../../core/virtual/breaks/breakShot.ts';
 import type { BreakStudy } from '../../../core/virtual/breaks/breakStudy.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
@@ -28,6 +28,7 @@ import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts
 import { CONTACT_GAP, ContactsCard } from './ContactsCard.tsx';
 import { MapCard } from './MapCard.tsx';
 import { RackPicture } from './RackPicture.tsx';
+import { RecordingCard } from './RecordingCard.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
 
 /** So many breaks are played at a time. */
@@ -197,6 +198,13 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         <ContactsCard
           asked={asked}
           onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
+        />
+        <RecordingCard
+          setting={{
+            distance: wayToRack(table, racked, stroke),
+            slowing: table.parameters.slidingFriction * table.parameters.gravity,
+          }}
+          onTake={(pace) => change({ speed: pace })}
         />
         <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />
       </div>

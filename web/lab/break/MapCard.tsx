@@ -8,7 +8,7 @@ import { breakMapOf } from '../../workers/break.ts';
 import type { BreakAsked } from '../../workers/breakProtocol.ts';
 
 /** Breaks in each cell. */
-const BREAKS = 60;
+const BREAKS = 40;
 /** How strongly the best cell is coloured; the others less, by what they are worth. */
 const DEPTH = 60;
 

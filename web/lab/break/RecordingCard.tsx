@@ -1,0 +1,78 @@
+import { Button, FileButton, Group, Text, Title } from '@mantine/core';
+import { useMutation } from '@tanstack/react-query';
+import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
+import { recordedWords } from '../../words/breakStudyWords.ts';
+import { recordedSpeedOf } from '../../workers/break.ts';
+
+interface RecordingCardProps {
+  readonly setting: SpeedSetting;
+  /** Takes the heard pace up, m/s. */
+  readonly onTake: (speed: number) => void;
+}
+
+/** The first channel of a sound file, as the browser decodes it. */
+async function soundIn(file: File): Promise<{ readonly samples: Float32Array; readonly rate: number }> {
+  const context = new AudioContext();
+  try {
+    const sound = await context.decodeAudioData(await file.arrayBuffer());
+    return { samples: sound.getChannelData(0), rate: sound.sampleRate };
+  } finally {
+    await context.close();
+  }
+}
+
+/** How hard a break was, from its sound. */
+export function RecordingCard({ setting, onTake }: RecordingCardProps) {
+  const heard = useMutation({
+    networkMode: 'always',
+    mutationFn: async (file: File) => {
+      const sound = await soundIn(file).catch(() => {
+        throw new Error(`${file.name} is no sound that this browser can read`);
+      });
+      return recordedSpeedOf(sound, setting);
+    },
+  });
+  const told = heard.data;
+  return (
+    <section className="card" aria-labelledby="recording-title" aria-busy={heard.isPending}>
+      <Group justify="space-between">
+        <Title order={2} size="h4" id="recording-title">
+          Pace by ear
+        </Title>
+        <FileButton accept="audio/*" onChange={(file) => file !== null && heard.mutate(file)}>
+          {(props) => (
+            <Button size="xs" variant="default" loading={heard.isPending} {...props}>
+              A recording
+            </Button>
+          )}
+        </FileButton>
+      </Group>
+      {heard.isIdle && (
+        <Text size="sm">
+          From the tip to the rack: the cue ball runs {Math.round(1000 * setting.distance)} mm as it lies
+          here. The recording stays on this device.
+        </Text>
+      )}
+      {heard.error !== null && (
+        <Text size="sm" role="alert" c="var(--jr-coral-text)">
+          {heard.error.message}.
+        </Text>
+      )}
+      {told !== undefined && (
+        <Text size="sm" data-testid="heard">
+          {recordedWords(told)}
+        </Text>
+      )}
+      {told?.kind === 'told' && (
+        <Button
+          mt={6}
+          size="compact-xs"
+          variant="default"
+          onClick={() => onTake(Math.round(10 * told.speed) / 10)}
+        >
+          Take this pace
+        </Button>
+      )}
+    </section>
+  );
+}
