@@ -1,5 +1,6 @@
 import { executionErrorOf } from '../core/player/levels.ts';
 import { RACK_QUALITIES } from '../core/rack/rackers.ts';
+import { FROM_THE_RAIL } from '../core/testing/breakStroke.ts';
 import { POOL } from '../core/testing/balls.ts';
 import { studyBreak, type BreakQuestion } from '../core/virtual/breaks/breakStudy.ts';
 import { breakMap } from '../core/virtual/breaks/breakMap.ts';
@@ -9,15 +10,7 @@ import { middle, type Figure } from './report.ts';
 const QUESTION: BreakQuestion = {
   table: POOL,
   rack: { kind: 'nine', quality: RACK_QUALITIES.template },
-  stroke: {
-    from: { x: POOL.length / 4, y: 0.12 },
-    at: 0,
-    covered: 1,
-    past: 'left',
-    speed: 6,
-    tip: { side: 0, height: 0 },
-    elevation: 0,
-  },
+  stroke: FROM_THE_RAIL,
   error: executionErrorOf('team', 'pool'),
   breaks: 40,
   seed: 1,

@@ -43,7 +43,7 @@ export interface TurnEnd {
 const NINE = '9';
 const EIGHT = '8';
 
-/** Whether a ball that was not on is a foul when it falls: any at snooker, at eight-ball the last one, at nine-ball none. */
+/** At nine-ball a ball that was not on may fall; at eight-ball any but the last one, at snooker none. */
 function mustNotFall(game: Situation['game'], id: string): boolean {
   return game === 'snooker' || (game !== 'nine-ball' && id === EIGHT);
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { executionErrorOf } from '../../player/levels.ts';
 import { RACK_QUALITIES } from '../../rack/rackers.ts';
+import { FROM_THE_RAIL } from '../../testing/breakStroke.ts';
 import { POOL } from '../../testing/balls.ts';
 import { studyBreak, type BreakQuestion } from './breakStudy.ts';
 import { contactEffects } from './contactEffects.ts';
@@ -9,15 +10,7 @@ import { wingPlaces } from './wingBall.ts';
 const QUESTION: BreakQuestion = {
   table: POOL,
   rack: { kind: 'nine', quality: RACK_QUALITIES.tight },
-  stroke: {
-    from: { x: POOL.length / 4, y: 0.12 },
-    at: 0,
-    covered: 1,
-    past: 'left',
-    speed: 6,
-    tip: { side: 0, height: 0 },
-    elevation: 0,
-  },
+  stroke: FROM_THE_RAIL,
   error: executionErrorOf('title', 'pool'),
   breaks: 30,
   seed: 61,
