@@ -125,6 +125,17 @@ describe('a call', () => {
     ],
     ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
     ['draw the path', 'library', undefined],
+    ['which line', 'plain', async () => press('B')],
+    [
+      'where on the cushion',
+      'fair',
+      async () => {
+        const at = await pixelOf(page, { x: 1.27, y: 1.26 });
+        await page.mouse.click(at.x, at.y);
+      },
+    ],
+    ['which way to miss', 'plain', async () => press('Right')],
+    ['pot or safe', 'plain', async () => press('Safe')],
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {
     await open(kind, level);
     await press('Set a position');

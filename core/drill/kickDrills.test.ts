@@ -11,6 +11,7 @@ import { buildTable } from '../table/table.ts';
 import { CUE_BALL } from './layout.ts';
 import { ballsOfSetUp, setUp } from './setUp.ts';
 import { atStage } from './stage.ts';
+import { atStation, stationsOf } from './station.ts';
 
 /** What is narrower nobody can be asked to play, radians. */
 const NARROW = toRadians(0.5);
@@ -20,7 +21,12 @@ const drills = readdirSync('library')
   .map((name) => drillSchema.validateSync(completeDrill(JSON.parse(readFileSync(`library/${name}`, 'utf8')))))
   .filter(({ task }) => task.kind === 'kick');
 const stages = drills.flatMap((drill) =>
-  drill.stages.map((_, i) => ({ name: `${drill.slug} ${String(i + 1)}`, drill: atStage(drill, i + 1) })),
+  drill.stages.flatMap((_, i) =>
+    Array.from({ length: stationsOf(drill) }, (_, k) => ({
+      name: `${drill.slug} ${String(i + 1)}, station ${String(k + 1)}`,
+      drill: atStation(atStage(drill, i + 1), k + 1),
+    })),
+  ),
 );
 
 describe('every kick drill of the library', () => {

@@ -110,6 +110,7 @@ export function mirrorDrill<D extends Drill>(drill: D, width: number): D {
     ...drill,
     balls: drill.balls.map(place),
     stages: drill.stages.map((stage) => ({ ...stage, moved: stage.moved.map(place) })),
+    ...(drill.stations && { stations: drill.stations.map((at) => mirrorPlace(at, width)) }),
     task: mirrorTask(drill.task),
     targets: drill.targets.map((target) => mirrorTarget(target, width)),
     plan: plan && mirrorPlan(plan),

@@ -2,13 +2,14 @@ import { ValidationError } from 'yup';
 import { checkShot, InvalidShotError } from '../motion/validate.ts';
 import { drillSchema, type Drill, type Order } from '../records/drill.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
-import { buildTable } from '../table/table.ts';
+import { buildTable, type Table } from '../table/table.ts';
 import { rackIds } from '../rack/rack.ts';
 import { methodsOf } from './methodsOf.ts';
 import { objectBalls } from './round.ts';
 import { CUE_BALL, layOut, resolvePlace } from './layout.ts';
 import { ballsOfSetUp, setUp } from './setUp.ts';
 import { atStage, tablesOf } from './stage.ts';
+import { atStation, stationsOf } from './station.ts';
 import { mostTargetPoints } from './targets.ts';
 
 /** What keeps a drill from being used, in words, with the part of the text that it lies in. */
@@ -155,6 +156,25 @@ function ofScoring(drill: Drill): readonly Problem[] {
   return problems;
 }
 
+/** @throws RangeError or InvalidShotError when the balls cannot lie so */
+function checkLayout(drill: Drill, table: Table): void {
+  const balls = ballsOfSetUp(setUp(drill, table.preset, SEED));
+  const [struck] = balls;
+  if (struck === undefined) return;
+  const tip = { side: 0, height: 0 };
+  checkShot({ table, balls, strike: { ball: struck.id, speed: 0, direction: 0, tip, elevation: 0 } });
+}
+
+/** Stations are places of a cue ball that has one, and are played by kicks and safeties. */
+function ofStations({ stations, balls, task }: Drill): readonly Problem[] {
+  if (stations === undefined) return [];
+  if (task.kind !== 'kick' && task.kind !== 'safety') {
+    return [{ field: 'stations', words: 'stations are for kicks and safeties' }];
+  }
+  if (balls.some(({ id }) => id === CUE_BALL)) return [];
+  return [{ field: 'stations', words: 'stations need a cue ball that is placed' }];
+}
+
 /** Whether the balls can be set, stage by stage and on every kind of table that the drill is for. */
 function ofLayout(drill: Drill): readonly Problem[] {
   const problems: Problem[] = [];
@@ -162,11 +182,7 @@ function ofLayout(drill: Drill): readonly Problem[] {
     const table = buildTable(id);
     for (const [i, stage] of drill.stages.entries()) {
       try {
-        const balls = ballsOfSetUp(setUp(atStage(drill, i + 1), table.preset, SEED));
-        const [struck] = balls;
-        if (struck === undefined) continue;
-        const tip = { side: 0, height: 0 };
-        checkShot({ table, balls, strike: { ball: struck.id, speed: 0, direction: 0, tip, elevation: 0 } });
+        for (let k = 1; k <= stationsOf(drill); k++) checkLayout(atStation(atStage(drill, i + 1), k), table);
       } catch (error) {
         if (!(error instanceof RangeError || error instanceof InvalidShotError)) throw error;
         const words = error.message.replace(/^\w+: /, '');
@@ -209,6 +225,7 @@ export function problemsOf(drill: Drill): readonly Problem[] {
     ...ofDoubles(drill),
     ...ofMethod(drill),
     ...ofScoring(drill),
+    ...ofStations(drill),
   ];
   const layout = text.length > 0 ? [] : ofLayout(drill);
   const all = [...text, ...layout, ...(text.length + layout.length > 0 ? [] : ofTargets(drill))];

@@ -19,11 +19,15 @@ function truthOf(question: CallQuestion): string {
     case 'which ball first':
     case 'which suit':
     case 'key ball':
+    case 'which line':
+    case 'which way to miss':
+    case 'pot or safe':
       return question.truth;
     case 'draw the path':
     case 'how long is the window':
     case 'whole order':
     case 'where to be':
+    case 'where on the cushion':
       return 'near enough';
   }
 }

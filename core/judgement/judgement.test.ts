@@ -98,10 +98,10 @@ describe('a position to be called', () => {
 
   it('has a plant whose stated side pots it', () => {
     for (const question of posed('which side of the plant', 'fair').slice(0, 2)) {
+      if (question.kind !== 'which side of the plant') throw new Error('another kind');
       expect(simulate(question.shot).rest.find(({ id }) => id === question.pot)!.pocket).toBe(
         question.pocket,
       );
-      if (question.kind !== 'which side of the plant') throw new Error('another kind');
       const [cue, first, second] = question.shot.balls;
       const plant = {
         table: POOL,
@@ -117,7 +117,8 @@ describe('a position to be called', () => {
   });
 
   it('may be a drill’s own stroke, which is never a plant', () => {
-    const question = poseFromSeed(POOL, 'draw the path', 'fair', 3)!;
+    const question = poseFromSeed(POOL, 'draw the path', 'fair', 3);
+    if (question?.kind !== 'draw the path') throw new Error('no position');
     const posedShot = { shot: question.shot, pot: question.pot, pocket: question.pocket };
     expect(poseFromPlan('draw the path', posedShot, '2', 'head-left')).toMatchObject({
       kind: 'draw the path',

@@ -1,3 +1,7 @@
+/** Questions about kicks and safeties. */
+export const KICK_KINDS = ['which line', 'where on the cushion', 'which way to miss', 'pot or safe'] as const;
+export type KickKind = (typeof KICK_KINDS)[number];
+
 /** What a player is asked to foretell in the trainers. */
 export const CALL_KINDS = [
   'in-off or not',
@@ -10,6 +14,7 @@ export const CALL_KINDS = [
   'key ball',
   'whole order',
   'where to be',
+  ...KICK_KINDS,
 ] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
 

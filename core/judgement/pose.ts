@@ -10,6 +10,10 @@ import { poseFirst } from './pose/first.ts';
 import { poseKeyBall } from './pose/keyBall.ts';
 import { poseOrder } from './pose/order.ts';
 import { posePlace } from './pose/place.ts';
+import { poseLine } from './pose/line.ts';
+import { poseMissSide } from './pose/missSide.ts';
+import { poseOnCushion } from './pose/onCushion.ts';
+import { posePotOrSafe } from './pose/potOrSafe.ts';
 import { poseSuit } from './pose/suit.ts';
 import { posePlant } from './pose/plant.ts';
 import type { Poser } from './pose/poser.ts';
@@ -33,6 +37,10 @@ const POSERS: Readonly<Record<CallKind, Poser>> = {
   'key ball': poseKeyBall,
   'whole order': poseOrder,
   'where to be': posePlace,
+  'which line': poseLine,
+  'where on the cushion': poseOnCushion,
+  'which way to miss': poseMissSide,
+  'pot or safe': posePotOrSafe,
 };
 
 /**
@@ -87,6 +95,10 @@ export function poseFromPlan(
     case 'key ball':
     case 'whole order':
     case 'where to be':
+    case 'which line':
+    case 'where on the cushion':
+    case 'which way to miss':
+    case 'pot or safe':
       return undefined;
   }
 }

@@ -4,7 +4,8 @@ import type { PositionWindow } from '../planning/grid.ts';
 import type { Verdict } from '../planning/foresee.ts';
 import type { ContactSide } from '../shot/plants.ts';
 import type { PocketName } from '../table/pockets.ts';
-import type { CallKind, Difficulty } from './kinds.ts';
+import type { KickQuestion } from './kickQuestion.ts';
+import { KICK_KINDS, type CallKind, type Difficulty, type KickKind } from './kinds.ts';
 
 /** Where a question's position comes from: a seed, or a drill's planned stroke. */
 export type CallSource =
@@ -12,7 +13,10 @@ export type CallSource =
   | { readonly kind: 'drill'; readonly slug: string; readonly stage: number };
 
 /** A position that a player is asked about, with what is true of it. */
-export type CallQuestion = {
+export type CallQuestion = PotQuestion | KickQuestion;
+
+/** A question about a stroke that pots a ball. */
+export type PotQuestion = {
   readonly shot: Shot;
   /** The ball that is potted, and where. */
   readonly pot: string;
@@ -96,8 +100,11 @@ export interface OrderWorth {
 export type Worth = readonly { readonly pick: string; readonly value: number }[];
 
 /** What a question gives to pick from. */
-export function picksOf({ kind, shot }: CallQuestion): readonly string[] {
+export function picksOf(question: CallQuestion): readonly string[] {
+  const { kind, shot } = question;
   if (kind === 'which suit') return ['lower', 'higher'];
+  if (kind === 'pot or safe') return ['pot', 'safe'];
+  if (kind === 'which line') return question.lines.map(({ pick }) => pick);
   return shot.balls.flatMap(({ id }) => (id === shot.strike.ball ? [] : [id]));
 }
 
@@ -122,24 +129,51 @@ export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
     case 'how long is the window':
       return 'length';
     case 'which side of the plant':
+    case 'which way to miss':
       return 'side';
     case 'which ball first':
     case 'which suit':
     case 'key ball':
+    case 'which line':
+    case 'pot or safe':
       return 'pick';
     case 'whole order':
       return 'order';
     case 'where to be':
+    case 'where on the cushion':
       return 'place';
   }
 }
 
-/** Whether the stroke may be seen before the answer: of some questions it is the answer. */
-export function showsStroke({ kind }: CallQuestion): boolean {
-  return kind !== 'which side of the plant' && !isPlanned(kind);
+/** The sides that may be answered: a plant may be hit full, a miss is off to one side. */
+export function sidesToPick({ kind }: CallQuestion): readonly ContactSide[] {
+  return kind === 'which way to miss' ? ['left', 'right'] : ['left', 'full', 'right'];
+}
+
+/** Whether a question is answered by tapping the table: a way, or a place. */
+export function isTapped(kind: CallKind): boolean {
+  return ['path', 'place'].includes(answerKindOf(kind));
+}
+
+/** What of an answer can be drawn on the table: the way, or the place. */
+export function drawnOf(answer: CallAnswer): readonly (readonly Point[])[] {
+  if (answer.kind === 'path') return [answer.points];
+  return answer.kind === 'place' ? [[answer.at]] : [];
+}
+
+/** How much of the stroke may be seen before the answer: of some questions its line, or all of it, is the answer. */
+export function shownOf({ kind }: CallQuestion): 'stroke and line' | 'stroke' | 'nothing' {
+  if (kind === 'which line' || kind === 'where on the cushion') return 'stroke';
+  if (kind === 'which side of the plant' || kind === 'pot or safe' || isPlanned(kind)) return 'nothing';
+  return 'stroke and line';
+}
+
+/** Whether a question is about a kick or a safety. */
+export function isKickKind(kind: CallKind): kind is KickKind {
+  return KICK_KINDS.some((each) => each === kind);
 }
 
 /** Whether a question is about the plan of a clearance. */
 export function isPlanned(kind: CallKind): boolean {
-  return ['pick', 'order', 'place'].includes(answerKindOf(kind));
+  return !isKickKind(kind) && ['pick', 'order', 'place'].includes(answerKindOf(kind));
 }

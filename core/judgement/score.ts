@@ -1,5 +1,6 @@
 import { distance, type Point } from '../math/point.ts';
 import { chanceAt } from '../planning/grid.ts';
+import { chanceToMeet, directionTo } from './kickQuestion.ts';
 import type { CallAnswer, CallQuestion } from './question.ts';
 
 /** A drawn path that is off by this in the mean is worth nothing, metres. */
@@ -34,10 +35,19 @@ export function meanApart(a: readonly Point[], b: readonly Point[]): number {
   return one.reduce((sum, point, i) => sum + distance(point, two[i] ?? point), 0) / SAMPLES;
 }
 
+/** A choice that costs as much as this share of a pot is worth nothing. */
+const WHOLE_COST = 0.5;
+
+/** What is left of a call that costs something. @param unit what the next pot is worth */
+function keptOf(cost: number, unit: number): number {
+  return Math.max(0, 1 - cost / (WHOLE_COST * unit));
+}
+
 /**
- * What a call is worth, 0…1: a verdict or a side is right or wrong, a drawn path loses by its mean distance from the true
- * one (nothing left at half a metre), a length by its share of the longer of both, a pick, an order or a
- * place by the share of the best one's worth that it keeps.
+ * What a call is worth, 0…1: a verdict or a side of a plant is right or wrong, a drawn path loses by its mean distance from
+ * the true one (nothing left at half a metre), a length by its share of the longer of both, a pick, an order or a place by
+ * the share of the best one's worth that it keeps; the wrong side to miss, and pot or safe, by what it costs (nothing left
+ * at half a pot).
  * @throws RangeError for an answer of another kind than the question asks for
  */
 export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
@@ -59,11 +69,28 @@ export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
       return answer.side === question.truth ? 1 : 0;
     case 'which ball first':
     case 'which suit':
-    case 'key ball': {
+    case 'key ball':
+    case 'which line': {
       if (answer.kind !== 'pick') break;
       const best = question.worth[0]?.value ?? 0;
       const own = question.worth.find(({ pick }) => pick === answer.pick)?.value ?? 0;
       return best <= 0 ? 0 : own / best;
+    }
+    case 'where on the cushion': {
+      if (answer.kind !== 'place') break;
+      const { shot, target, best } = question;
+      const met = chanceToMeet(shot, target, directionTo(shot, answer.at));
+      return best <= 0 ? 0 : Math.min(1, met / best);
+    }
+    case 'which way to miss': {
+      if (answer.kind !== 'side') break;
+      const { left, right, truth, unit } = question;
+      return answer.side === truth ? 1 : keptOf(Math.abs(left - right), unit);
+    }
+    case 'pot or safe': {
+      if (answer.kind !== 'pick') break;
+      const { potWorth, safeWorth, truth, unit } = question;
+      return answer.pick === truth ? 1 : keptOf(Math.abs(potWorth - safeWorth), unit);
     }
     case 'where to be': {
       if (answer.kind !== 'place') break;

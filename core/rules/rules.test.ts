@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { drillSchema } from '../records/drill.ts';
 import { foulCost } from './foulCost.ts';
-import { gameOf } from './gameOf.ts';
+import { gameOf } from '../drill/gameOf.ts';
 
 describe('what a foul costs', () => {
   it.each([

@@ -4,7 +4,9 @@ import { errorAsCued } from '../player/asCued.ts';
 import { executedWith, type Draws } from '../player/execute.ts';
 import { latinDraws } from '../player/latinDraws.ts';
 import { potsToTry, strokesAllRound, type Candidate } from './candidates.ts';
+import { mean } from '../statistics/summary.ts';
 import { kindOfAnswer, type AnswerKind } from './kindOfAnswer.ts';
+import { sidesOf, toTheRight, type Sides } from './sides.ts';
 import type { Situation } from './situation.ts';
 import { TurnJudge, worthOfEnd, type EndKind, type TurnEnd } from './turnEnd.ts';
 
@@ -25,10 +27,6 @@ const TURNS = [-0.006, -0.003, 0.003, 0.006];
 const PACES = [0.85, 0.93, 1.07, 1.15];
 /** What the situation is worth after called misses settles within so many rounds. */
 const ROUNDS = 6;
-/** From this error on a stroke is off to one side, standard deviations. */
-const OFF = 0.5;
-/** Differences of means below so many standard errors say nothing. */
-const TOLD_APART = 2.5;
 
 /** One way in which an answer ends. */
 export interface OutcomeShare {
@@ -39,14 +37,6 @@ export interface OutcomeShare {
   readonly worth: number;
   /** Where the balls lie after one in the middle of them. */
   readonly example: readonly BallAtRest[];
-}
-
-/** What errors to either side come to; undefined where they cannot be told apart. */
-export interface Sides {
-  /** Mean worth of executions that are off to the left, or too soft. */
-  readonly below: number;
-  /** To the right, or too hard. */
-  readonly above: number;
 }
 
 /** An answer to a position: a stroke, what it is worth to this player, and why. */
@@ -63,6 +53,7 @@ export interface Answer {
   readonly legal: number;
   /** The opponent's best pot after the strokes that are no foul and no pot, 0…1; NaN for none. */
   readonly left: number;
+  /** What errors to either side come to; undefined where they cannot be told apart. */
   readonly line: Sides | undefined;
   readonly pace: Sides | undefined;
 }
@@ -235,22 +226,8 @@ function answerOf(situation: Situation, { shot, planned, ends }: Tried, again: n
     worthError: Math.sqrt(variance / worths.length),
     outcomes,
     legal: ends.filter(({ kind }) => kind !== 'foul').length / ends.length,
-    left: mean(quiet.map(({ left }) => left)),
-    // A line that turns anticlockwise goes to the left of the planned one.
-    line: sidesOf(worths, ({ line }) => -line),
-    pace: sidesOf(worths, ({ pace }) => pace),
+    left: quiet.length === 0 ? NaN : mean(quiet.map(({ left }) => left)),
+    line: sidesOf(worths, FOR_GOOD, toTheRight),
+    pace: sidesOf(worths, FOR_GOOD, ({ pace }) => pace),
   };
-}
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-
-/** Mean worth of the executions that are off by an error to either side, where the two can be told apart. */
-function sidesOf(worths: readonly number[], errorOf: (draws: Draws) => number): Sides | undefined {
-  const side = (sign: number) => worths.filter((_, k) => sign * errorOf(FOR_GOOD[k]!) > OFF);
-  const [low, high] = [side(-1), side(1)];
-  const [below, above] = [mean(low), mean(high)];
-  const spread = (values: readonly number[], middle: number) =>
-    values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length * (values.length - 1));
-  const noise = Math.sqrt(spread(low, below) + spread(high, above));
-  return Math.abs(above - below) > TOLD_APART * noise ? { below, above } : undefined;
 }

@@ -16,6 +16,7 @@ import { isPositionDrill } from '../drill/positionDrill.ts';
 import { ballsOfAttempt, outcomeOf, roundProgress, type AttemptOutcome } from '../drill/round.ts';
 import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { atStage } from '../drill/stage.ts';
+import { atStation, stationOfAttempt, stationsOf } from '../drill/station.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import type { Table } from '../table/table.ts';
 import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
@@ -117,8 +118,14 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
     }
     case 'kick':
     case 'safety': {
-      const plan = cue && planHit(planner, drill, task, all, cue);
-      return each((player) => playHit(player, drill, task, plan));
+      const plans = Array.from({ length: stationsOf(drill) }, (_, k) => {
+        const balls = ballsOfSetUp(setUp(atStation(drill, k + 1), table.preset, 1));
+        const struck = placedCueBall(planner, balls);
+        return struck && planHit(planner, drill, task, balls, struck);
+      });
+      return (player) =>
+        ({ number }) =>
+          playHit(player, drill, task, plans[stationOfAttempt(drill, number) - 1]);
     }
     case 'plant': {
       const [first, second] = [task.first, task.pot].map((id) => all.find((ball) => ball.id === id));

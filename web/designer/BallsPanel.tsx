@@ -7,6 +7,7 @@ import { BallButtons } from '../table/BallButtons.tsx';
 import { addBall, offeredNames, placeBall, removeBall, shown, type Part } from './edits.ts';
 import type { PanelProps } from './panel.ts';
 import { TargetList } from './TargetList.tsx';
+import { StationsForm } from './StationsForm.tsx';
 import { ThrowForm } from './ThrowForm.tsx';
 
 interface BallsPanelProps extends PanelProps {
@@ -88,6 +89,7 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
           </Button>
         ))}
       </Group>
+      <StationsForm drill={drill} edit={edit} />
       <ThrowForm drill={drill} edit={edit} />
       <TargetList drill={drill} edit={edit} />
       <Text size="xs" c="dimmed" mt={10}>

@@ -9,7 +9,7 @@ import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
 import type { Drill } from '../../core/records/drill.ts';
-import { gameOf } from '../../core/rules/gameOf.ts';
+import { gameOf } from '../../core/drill/gameOf.ts';
 import { reviewLanding } from '../../core/scoring/landing.ts';
 import { measurePlace } from '../../core/table/place.ts';
 import { tableOfCard } from '../../core/table/card.ts';

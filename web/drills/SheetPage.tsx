@@ -8,6 +8,7 @@ import { placingOrder } from '../../core/drill/placingOrder.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { setUp } from '../../core/drill/setUp.ts';
 import { atStage } from '../../core/drill/stage.ts';
+import { stationsOf } from '../../core/drill/station.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
@@ -24,6 +25,7 @@ import { useWords } from '../words/useWords.ts';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
 import { useSetting } from '../controls/useSetting.ts';
+import { StationList } from './StationList.tsx';
 import { useSheetLine } from './useSheetLine.tsx';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
@@ -134,7 +136,8 @@ function Sheet({ document, tables }: SheetProps) {
             );
           })}
         </ol>
-        {line?.facts}
+        {stationsOf(drill) > 1 && <StationList drill={drill} table={table} />}
+        {stationsOf(drill) === 1 && line?.facts}
       </section>
     </main>
   );

@@ -1,5 +1,6 @@
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
+import { atStation } from '../../core/drill/station.ts';
 import { executionErrorOf } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { Table } from '../../core/table/table.ts';
@@ -12,12 +13,13 @@ export const KICK_LEVEL = 'team';
 
 /**
  * What is asked about the lines of a drill, by its cushions and conditions.
- * @param seed which throw of thrown balls @returns undefined for one that asks for no kick, or has its cue ball in hand
+ * @param seed which throw of thrown balls @param attempt at whose station the cue ball lies, from 1
+ * @returns undefined for one that asks for no kick, or has its cue ball in hand
  */
-export function kickAskedOf(drill: Drill, table: Table, seed: number): KickAsked | undefined {
+export function kickAskedOf(drill: Drill, table: Table, seed: number, attempt = 1): KickAsked | undefined {
   const { task, conditions } = drill;
   if (task.kind !== 'kick') return undefined;
-  const balls = ballsOfSetUp(setUp(drill, table.preset, seed));
+  const balls = ballsOfSetUp(setUp(atStation(drill, attempt), table.preset, seed));
   if (!balls.some(({ id }) => id === CUE_BALL)) return undefined;
   const by = task.cushions.length === 0 ? undefined : task.cushions;
   return {

@@ -1,6 +1,7 @@
-import { Button, Text } from '@mantine/core';
+import { Button, SegmentedControl, Text } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { stationsOf } from '../../core/drill/station.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { KickFamily } from '../../core/shot/kicks/kickFamilies.ts';
 import type { Table } from '../../core/table/table.ts';
@@ -21,8 +22,9 @@ export function useKickLines(
   table: Table,
 ): { readonly drawing: ReactNode; readonly card: ReactNode } | undefined {
   const [family, setFamily] = useState<{ readonly key: string; readonly taken: KickFamily }>();
+  const [station, setStation] = useState(1);
   const isKept = isPlanKept(useViewer(), drill);
-  const asked = kickAskedOf(drill, table, SEED);
+  const asked = kickAskedOf(drill, table, SEED, station);
   if (asked === undefined || isKept) return undefined;
   const { balls, target } = asked;
   const key = JSON.stringify(asked);
@@ -42,6 +44,16 @@ export function useKickLines(
       onTake={(taken) => setFamily({ key, taken })}
       below={
         <>
+          {stationsOf(drill) > 1 && (
+            <SegmentedControl
+              mb={6}
+              size="xs"
+              aria-label="The cue ball’s place"
+              data={Array.from({ length: stationsOf(drill) }, (_, k) => String(k + 1))}
+              value={String(station)}
+              onChange={(value) => setStation(Number(value))}
+            />
+          )}
           {best === undefined ? (
             <Text size="sm">Tap one to see it on the table. Chances of a {KICK_LEVEL} player.</Text>
           ) : (

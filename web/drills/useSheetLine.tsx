@@ -1,5 +1,5 @@
 import { Text, Title } from '@mantine/core';
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { simulate } from '../../core/motion/simulate.ts';
 import type { Drill } from '../../core/records/drill.ts';
@@ -13,19 +13,8 @@ import { AimMark, PathMark } from '../table/marks.tsx';
 import { cushionsWords, lineWords, strokeWords } from '../words/kickWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
-import { kickFamiliesOf } from '../workers/kick.ts';
-import type { KickAsked } from '../workers/kickProtocol.ts';
 import { KICK_LEVEL, kickAskedOf } from './kickAsked.ts';
-
-const familiesQuery = (asked: KickAsked | undefined) =>
-  queryOptions({
-    queryKey: ['kick families', JSON.stringify(asked ?? null)],
-    enabled: asked !== undefined,
-    staleTime: Infinity,
-    networkMode: 'always',
-    queryFn: () =>
-      asked === undefined ? Promise.resolve([]) : kickFamiliesOf(asked, () => undefined).answer,
-  });
+import { kickFamiliesQuery } from './kickFamiliesQuery.ts';
 
 /** The surest line of a drill that asks for a kick, for its sheet; nothing where the plan is kept from who looks. */
 export function useSheetLine(
@@ -36,7 +25,7 @@ export function useSheetLine(
   const { vocabulary } = useWords();
   const isKept = isPlanKept(useViewer(), drill);
   const asked = isKept ? undefined : kickAskedOf(drill, table, seed);
-  const families = useQuery(familiesQuery(asked));
+  const families = useQuery(kickFamiliesQuery(asked));
   if (asked === undefined) return undefined;
   const best = families.data?.[0]?.best;
   if (best === undefined) {

@@ -1,7 +1,13 @@
 import { Button, Group, NumberInput, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
-import { answerKindOf, picksOf, type CallAnswer, type CallQuestion } from '../../core/judgement/question.ts';
+import {
+  answerKindOf,
+  picksOf,
+  sidesToPick,
+  type CallAnswer,
+  type CallQuestion,
+} from '../../core/judgement/question.ts';
 import { capital } from '../words/vocabulary.ts';
 
 interface AnswerFormProps {
@@ -32,7 +38,7 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
       return (
         <Choices
           verb={verb}
-          values={['left', 'full', 'right']}
+          values={sidesToPick(question)}
           onChoose={(side) => onAnswer({ kind: 'side', side })}
         />
       );

@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { simulate } from '../../core/motion/simulate.ts';
 import { placeFrom } from '../../core/motion/marks.ts';
 import type { Point } from '../../core/math/point.ts';
-import { showsStroke, type CallQuestion } from '../../core/judgement/question.ts';
+import { shownOf, type CallQuestion } from '../../core/judgement/question.ts';
 import { arrowStep } from '../table/arrowStep.ts';
 import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
@@ -10,6 +10,7 @@ import { DrawnPath } from '../table/DrawnPath.tsx';
 import { MovingBalls } from '../table/MovingBalls.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
 import { CUE } from '../table/labShot.ts';
+import { OfferedLines } from './kick/OfferedLines.tsx';
 import { worthBands } from './order/worthBands.ts';
 import type { Replay } from '../table/replay.ts';
 
@@ -31,7 +32,6 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
   const { shot } = question;
   const cue = shot.balls.find(({ id }) => id === CUE);
   const result = simulate(shot, { paths: true });
-  const hidden = !showsStroke(question);
   const last = drawn[0]?.at(-1);
   const [cursor, setCursor] = useState<Point>();
   const at = cursor ?? last;
@@ -71,7 +71,11 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
             kind={path.id === CUE ? 'cue' : 'object'}
           />
         ))}
-      {!revealed && cue !== undefined && !hidden && (
+      {question.kind === 'which line' && <OfferedLines shot={shot} lines={question.lines} />}
+      {revealed && question.kind === 'where on the cushion' && cue !== undefined && (
+        <AimMark from={cue} to={question.truth.at} />
+      )}
+      {!revealed && cue !== undefined && shownOf(question) === 'stroke and line' && (
         <AimMark from={cue} to={placeFrom(cue, shot.strike.direction, LINE)} />
       )}
       {drawn.map((points, i) => (

@@ -2,9 +2,11 @@ import type { ReactNode } from 'react';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
+import { atStation, stationOfAttempt } from '../../core/drill/station.ts';
 import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable, type Table } from '../../core/table/table.ts';
+import { StationMarks } from './StationMarks.tsx';
 import { BallMark, PathMark, WantedMark } from './marks.tsx';
 import type { Orientation } from './projection.ts';
 import { TargetMark } from './TargetMark.tsx';
@@ -30,6 +32,8 @@ interface DrillDrawingProps {
   readonly small?: boolean;
   /** Which throw of the thrown balls is shown. */
   readonly seed?: number;
+  /** Number of the attempt, from 1: the cue ball lies at the station whose turn it is. */
+  readonly attempt?: number;
   readonly children?: ReactNode;
 }
 
@@ -46,12 +50,13 @@ export function DrillDrawing({
   onTap,
   small = false,
   seed = SHOWN_SEED,
+  attempt = 1,
   children,
 }: DrillDrawingProps) {
   const table = plan?.shot.table ?? given ?? buildTable(drill.table);
   const bands = drill.stages[stage - 1]?.bands ?? [];
   const paths = plan?.result.paths ?? [];
-  const balls = ballsOfSetUp(setUp(drill, table.preset, seed));
+  const balls = ballsOfSetUp(setUp(atStation(drill, attempt), table.preset, seed));
   return (
     <TableDrawing
       table={table}
@@ -75,6 +80,7 @@ export function DrillDrawing({
             />
           ))}
       {plan !== undefined && <WantedMark at={plan.landing} />}
+      {!small && <StationMarks drill={drill} preset={table.preset} now={stationOfAttempt(drill, attempt)} />}
       {balls.map((ball) => {
         const at = positions === undefined ? ball : positions.get(ball.id);
         if (at === null || at === undefined) return null;

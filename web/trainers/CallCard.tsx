@@ -1,5 +1,5 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
-import { showsStroke, type CallAnswer } from '../../core/judgement/question.ts';
+import { shownOf, type CallAnswer } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
 import { answerWords, explainCall, questionWords } from '../words/callWords.ts';
 import { percent } from '../words/units.ts';
@@ -48,7 +48,7 @@ export function CallCard(props: CallCardProps) {
       <Title order={2} size="h3" id="call-question">
         {questionWords(question, vocabulary)}
       </Title>
-      {showsStroke(question) && (
+      {shownOf(question) !== 'nothing' && (
         <Text size="sm" mt={4}>
           The stroke: {question.shot.strike.speed.toFixed(1)} m/s, {paceWord(question.shot.strike.speed)}; tip{' '}
           {tipWords(question.shot.strike.tip)}.
@@ -97,10 +97,10 @@ export function CallCard(props: CallCardProps) {
                 {percent(state.score)}
               </Text>
               <Text>
-                Called: {answerWords(state.answer)}
+                Called: {answerWords(state.answer, question.kind)}
                 {state.coach === null
                   ? '.'
-                  : `; the coach: ${answerWords(state.coach.answer)}, ${percent(state.coach.score)}.`}
+                  : `; the coach: ${answerWords(state.coach.answer, question.kind)}, ${percent(state.coach.score)}.`}
               </Text>
             </Group>
             <Text data-testid="call-truth">{explainCall(question, vocabulary)}</Text>

@@ -5,7 +5,7 @@ import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { pathAfterHit } from '../../core/judgement/pose/path.ts';
-import type { CallQuestion } from '../../core/judgement/question.ts';
+import { answerKindOf, drawnOf, isTapped, type CallQuestion } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
 import { simulate } from '../../core/motion/simulate.ts';
 import { writtenAnswer } from '../../core/records/call.ts';
@@ -101,13 +101,12 @@ export function CallPage() {
   }
 
   const drawing =
-    (question?.kind === 'draw the path' || question?.kind === 'where to be') &&
+    question !== undefined &&
+    isTapped(question.kind) &&
     (state.step === 'asked' || (state.step === 'committed' && state.coach === undefined));
   const shown =
     revealed || state.step === 'committed' ? [state.answer, revealed ? state.coach?.answer : undefined] : [];
-  const drawnBefore = shown.flatMap((answer) =>
-    answer?.kind === 'path' ? [answer.points] : answer?.kind === 'place' ? [[answer.at]] : [],
-  );
+  const drawnBefore = shown.flatMap((answer) => (answer === undefined ? [] : drawnOf(answer)));
   // The player's way is not for the coach to see before the coach's own is locked.
   const drawn = revealed ? drawnBefore : drawing ? [points] : [];
 
@@ -136,7 +135,9 @@ export function CallPage() {
             onPoint={
               drawing
                 ? (place) =>
-                    setPoints((before) => (question.kind === 'where to be' ? [place] : [...before, place]))
+                    setPoints((before) =>
+                      answerKindOf(question.kind) === 'place' ? [place] : [...before, place],
+                    )
                 : undefined
             }
             revealed={revealed}

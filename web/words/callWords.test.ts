@@ -26,7 +26,12 @@ describe('a call in words', () => {
       'Which is the key ball',
       'The whole order',
       'Where to be',
+      'Which line',
+      'Where on the rail',
+      'Which way to miss',
+      'Pot or safe',
     ]);
+    expect(kindWords('where on the cushion', 'snooker')).toBe('Where on the cushion');
     expect(kindWords('in-off or not', 'snooker')).toBe('In-off or not');
     expect(kindWords('which side of the plant', 'snooker')).toBe('Which side of the plant');
   });
@@ -34,6 +39,7 @@ describe('a call in words', () => {
   it('says which ball goes where and what is asked, and gives nothing away', () => {
     for (const kind of ['does it pass', 'draw the path', 'in-off or not'] as const) {
       const question = posed(kind, 'plain', 3);
+      if (!('pot' in question)) throw new Error('another kind');
       const words = questionWords(question, 'pool');
       expect(words).toContain(
         `The ${question.pot} goes into the ${question.pocket.replace('-', ' ')} pocket`,
@@ -80,13 +86,13 @@ describe('a call in words', () => {
   });
 
   it('repeats an answer shortly', () => {
-    expect(answerWords({ kind: 'verdict', verdict: 'too close' })).toBe('too close');
-    expect(answerWords({ kind: 'length', metres: 0.554 })).toBe('55 cm');
-    expect(answerWords({ kind: 'side', side: 'left' })).toBe('left');
+    expect(answerWords({ kind: 'verdict', verdict: 'too close' }, 'does it pass')).toBe('too close');
+    expect(answerWords({ kind: 'length', metres: 0.554 }, 'how long is the window')).toBe('55 cm');
+    expect(answerWords({ kind: 'side', side: 'left' }, 'which way to miss')).toBe('left');
     const points = [
       { x: 0, y: 0 },
       { x: 1, y: 1 },
     ];
-    expect(answerWords({ kind: 'path', points })).toBe('a way of 2 points');
+    expect(answerWords({ kind: 'path', points }, 'draw the path')).toBe('a way of 2 points');
   });
 });

@@ -1,5 +1,6 @@
 import type { CallKind, Difficulty } from '../../core/judgement/kinds.ts';
-import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
+import type { CallAnswer, CallQuestion, PotQuestion } from '../../core/judgement/question.ts';
+import { explainKick, kickQuestionWords } from './kickCallWords.ts';
 import { pocketWords } from './places.ts';
 import { centimetres, percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
@@ -27,6 +28,14 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
       return 'The whole order';
     case 'where to be':
       return 'Where to be';
+    case 'which line':
+      return 'Which line';
+    case 'where on the cushion':
+      return `Where on the ${termIn(vocabulary, 'cushion')}`;
+    case 'which way to miss':
+      return 'Which way to miss';
+    case 'pot or safe':
+      return 'Pot or safe';
   }
 }
 
@@ -39,6 +48,12 @@ export const DIFFICULTY_WORDS: Readonly<Record<Difficulty, string>> = {
 
 /** What the player is asked, in a sentence. */
 export function questionWords(question: CallQuestion, vocabulary: Vocabulary): string {
+  return 'target' in question
+    ? kickQuestionWords(question, vocabulary)
+    : potQuestionWords(question, vocabulary);
+}
+
+function potQuestionWords(question: PotQuestion, vocabulary: Vocabulary): string {
   const pot = `The ${question.pot} goes into the ${pocketWords(question.pocket, vocabulary)} pocket`;
   switch (question.kind) {
     case 'in-off or not':
@@ -66,7 +81,7 @@ export function questionWords(question: CallQuestion, vocabulary: Vocabulary): s
   }
 }
 
-export function answerWords(answer: CallAnswer): string {
+export function answerWords(answer: CallAnswer, kind: CallKind): string {
   switch (answer.kind) {
     case 'verdict':
       return answer.verdict;
@@ -77,7 +92,9 @@ export function answerWords(answer: CallAnswer): string {
     case 'side':
       return answer.side;
     case 'pick':
-      return `the ${answer.pick}`;
+      // A line has a letter, a ball an article, and a choice is a word.
+      if (kind === 'which line') return `line ${answer.pick}`;
+      return kind === 'pot or safe' ? answer.pick : `the ${answer.pick}`;
     case 'order':
       return answer.order.join(', ');
     case 'place':
@@ -91,6 +108,10 @@ function marginWords(marginMm: number | undefined): string {
 
 /** What is true, and why: shown with the reveal. */
 export function explainCall(question: CallQuestion, vocabulary: Vocabulary): string {
+  return 'target' in question ? explainKick(question, vocabulary) : explainPot(question, vocabulary);
+}
+
+function explainPot(question: PotQuestion, vocabulary: Vocabulary): string {
   switch (question.kind) {
     case 'in-off or not': {
       const pocket =

@@ -103,12 +103,13 @@ function leaveInWords(drill: Drill): readonly string[] {
 
 /** Where the cue ball starts, which conditions hold and whom a leave is judged by, a line each. */
 export function rulesInWords(drill: Drill): readonly string[] {
-  const { cueBall, conditions, faults, repair, thrown } = drill;
+  const { cueBall, conditions, faults, repair, thrown, stations } = drill;
   const noted = Object.entries(faults)
     .filter(([, consequence]) => consequence === 'only noted')
     .map(([fault]) => fault);
   return [
     ...(cueBall.start === 'placed' ? [] : [`Cue ball ${cueBall.start}.`]),
+    ...(stations === undefined ? [] : [`The cue ball lies at ${stations.length} places in turn.`]),
     ...(thrown === null ? [] : [`${thrown.balls.length} balls are thrown at random.`]),
     ...conditions.map((condition) => `Condition: ${condition}.`),
     ...(noted.length === 0 ? [] : [`Only noted: ${list(noted)}; then ${repair}.`]),

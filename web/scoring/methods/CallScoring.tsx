@@ -6,8 +6,11 @@ import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../
 import { pathAfterHit } from '../../../core/judgement/pose/path.ts';
 import {
   answerKindOf,
+  drawnOf,
+  isTapped,
   picksOf,
-  showsStroke,
+  shownOf,
+  sidesToPick,
   type CallAnswer,
   type CallQuestion,
 } from '../../../core/judgement/question.ts';
@@ -116,16 +119,13 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
           <CallTable
             key={JSON.stringify(question.shot.strike)}
             question={question}
-            drawn={
-              shown?.answer.kind === 'path'
-                ? [shown.answer.points]
-                : question.kind === 'draw the path'
-                  ? [drawn]
-                  : []
-            }
+            drawn={shown === undefined ? (isTapped(question.kind) ? [drawn] : []) : drawnOf(shown.answer)}
             onPoint={
-              question.kind === 'draw the path' && shown === undefined && !over
-                ? (place) => setPoints((before) => [...before, place])
+              isTapped(question.kind) && shown === undefined && !over
+                ? (place) =>
+                    setPoints((before) =>
+                      answerKindOf(question.kind) === 'place' ? [place] : [...before, place],
+                    )
                 : undefined
             }
             revealed={shown !== undefined}
@@ -137,7 +137,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
         <>
           {shown !== undefined && (
             <section className="card" aria-live="polite">
-              <Text fw={700}>Called: {answerWords(shown.answer)}</Text>
+              <Text fw={700}>Called: {answerWords(shown.answer, shown.question.kind)}</Text>
               <Text data-testid="call-truth">{explainCall(shown.question, vocabulary)}</Text>
             </section>
           )}
@@ -152,7 +152,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
             <Title order={2} size="h4">
               {questionWords(question, vocabulary)}
             </Title>
-            {showsStroke(question) && (
+            {shownOf(question) !== 'nothing' && (
               <Text size="sm">
                 The stroke: {question.shot.strike.speed.toFixed(1)} m/s; tip{' '}
                 {tipWords(question.shot.strike.tip)}.
@@ -199,7 +199,7 @@ function choicesFor(
         ...(difficulty === 'hair-fine' ? [verdict('t', 'Too close to call', 'too close')] : []),
       ];
     case 'side':
-      return (['left', 'full', 'right'] as const).map((side, i) => ({
+      return sidesToPick(question).map((side, i) => ({
         key: String(i + 1),
         label: capital(side),
         run: () => commit({ kind: 'side', side }),

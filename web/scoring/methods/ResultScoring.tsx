@@ -71,6 +71,7 @@ function PadScoring(props: PadScoringProps) {
           stage={open.round.stage}
           table={table}
           seed={open.round.seed + actions.scoring.attempts.length}
+          attempt={actions.scoring.attempts.length + 1}
           orientation={portrait ? 'portrait' : 'landscape'}
           {...(pad.positions === undefined ? {} : { positions: pad.positions })}
           {...(pad.onTap === undefined || actions.scoring.ended !== null ? {} : { onTap: pad.onTap })}

@@ -3,6 +3,7 @@ import type { Point } from '../../../core/math/point.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { CUE_BALL } from '../../../core/drill/layout.ts';
 import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
+import { atStation } from '../../../core/drill/station.ts';
 import { opponentError } from '../../../core/player/opponent.ts';
 import type { Drill } from '../../../core/records/drill.ts';
 import { readKick, type KickRead, type KickTaps } from '../../../core/scoring/kickTaps.ts';
@@ -44,7 +45,11 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
   const { drill } = course.counting;
   const { scoring, task } = drill;
   const seed = open.round.seed + actions.scoring.attempts.length;
-  const balls = useMemo(() => ballsOfSetUp(setUp(drill, table.preset, seed)), [drill, table, seed]);
+  const attempt = actions.scoring.attempts.length + 1;
+  const balls = useMemo(
+    () => ballsOfSetUp(setUp(atStation(drill, attempt), table.preset, seed)),
+    [drill, table, seed, attempt],
+  );
   const read = readOf(drill, table, balls, taps);
   /** The first tap is the cue ball, the second the other one; the third begins again. */
   const onTap = (place: Point) => {

@@ -1,6 +1,6 @@
 import type { Drill } from '../records/drill.ts';
 import { TABLE_PRESETS } from '../table/presets.ts';
-import type { Game } from './foulCost.ts';
+import type { Game } from '../rules/foulCost.ts';
 
 /** Families in which a foul decides something: in the others the drill's own rules are all there is. */
 const PLAYED_BY_RULES: readonly Drill['family'][] = ['order', 'break', 'kick', 'safety'];

@@ -1,0 +1,40 @@
+import { kickShot } from '../../shot/kicks/way.ts';
+import { lineSides } from '../../tactics/sides.ts';
+import type { Poser } from './poser.ts';
+import { hiddenBall, KICK_STROKE, linesTo } from './hidden.ts';
+import { isApartBy, potUnit, turnAt, type Apart } from './turn.ts';
+
+/** Less often than this nobody plays such a line. */
+const LEAST_CHANCE = 0.3;
+/** Sides that differ by less than a tenth of a pot can hardly be told apart. */
+const APART: Apart = {
+  plain: [0.35, Infinity],
+  fair: [0.25, 0.4],
+  close: [0.17, 0.3],
+  'hair-fine': [0, 0.2],
+};
+
+/** A kick, and its line: on which side does an error cost less? */
+export const poseMissSide: Poser = (table, random, { difficulty }) => {
+  const hidden = hiddenBall(table, random);
+  if (hidden === undefined) return undefined;
+  const { position, target } = hidden;
+  const [best] = linesTo(position, target);
+  if (best === undefined || best.chance < LEAST_CHANCE) return undefined;
+  const shot = kickShot(position, KICK_STROKE, best.direction);
+  const turn = turnAt(position, target);
+  const sides = lineSides(turn, shot);
+  if (sides === undefined) return undefined;
+  const { below: left, above: right } = sides;
+  const unit = potUnit(turn);
+  if (!isApartBy(APART[difficulty], Math.abs(left - right), unit)) return undefined;
+  return {
+    kind: 'which way to miss',
+    shot,
+    target,
+    truth: left > right ? 'left' : 'right',
+    left,
+    right,
+    unit,
+  };
+};
