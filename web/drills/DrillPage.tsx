@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill, onRoute, type PositionDrill } from '../../core/drill/positionDrill.ts';
+import { atStation } from '../../core/drill/station.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { CUE_BALL, layOut } from '../../core/drill/layout.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -214,7 +215,7 @@ function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset:
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {layOut(drill, preset).map((ball) => {
+          {layOut(atStation(drill, 1), preset).map((ball) => {
             const place = measurePlace(preset, ball);
             return (
               <Table.Tr key={ball.id}>

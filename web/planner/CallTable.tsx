@@ -72,6 +72,9 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
           />
         ))}
       {question.kind === 'which line' && <OfferedLines shot={shot} lines={question.lines} />}
+      {!revealed && question.kind === 'which way to miss' && (
+        <OfferedLines shot={shot} lines={[{ pick: '', direction: shot.strike.direction }]} />
+      )}
       {revealed && question.kind === 'where on the cushion' && cue !== undefined && (
         <AimMark from={cue} to={question.truth.at} />
       )}

@@ -24,7 +24,7 @@ export function DrawnPath({ points, second = false }: DrawnPathProps) {
       />
       {points.map((point, i) => {
         const [x, y] = projection.toDrawing(point);
-        return <circle key={i} cx={x} cy={y} r={3.4 * unit} stroke="none" />;
+        return <circle key={i} cx={x} cy={y} r={(points.length === 1 ? 8 : 3.4) * unit} stroke="none" />;
       })}
     </g>
   );

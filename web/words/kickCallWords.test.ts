@@ -28,7 +28,7 @@ describe('a call about a kick or a safety in words', () => {
       'The 1 is hidden. By which line does a team player hit it most often?',
     );
     expect(explainCall(LINE, 'pool')).toBe(
-      'By B a team player hits the 1 62 % of the time, by A 40 %, by C 11 %.',
+      'By B a team player hits it 62 % of the time, by A 40 %, by C 11 %.',
     );
     expect(answerWords({ kind: 'pick', pick: 'B' }, 'which line')).toBe('line B');
   });

@@ -14,7 +14,7 @@ export function kickQuestionWords(question: KickQuestion, vocabulary: Vocabulary
     case 'where on the cushion':
       return `${hidden} Tap the ${termIn(vocabulary, 'cushion')} at which the cue should point.`;
     case 'which way to miss':
-      return `${hidden} The line to it is drawn. If you are off, on which side does it cost less?`;
+      return `${hidden} The line to it is drawn. If you are off it, on which side does it cost less, seen from behind the cue ball?`;
     case 'pot or safe':
       return `The ${target} is on. Team player against team player: try to pot it, or leave it safe?`;
   }
@@ -25,17 +25,17 @@ const gameOf = ({ shot }: KickQuestion) => (shot.table.preset.game === 'snooker'
 
 /** What is true of a kick or a safety, and why. */
 export function explainKick(question: KickQuestion, vocabulary: Vocabulary): string {
-  const { target, shot } = question;
+  const { shot } = question;
   const game = gameOf(question);
   switch (question.kind) {
     case 'which line': {
       const [best, ...others] = question.worth;
       const rest = others.map(({ pick, value }) => `, by ${pick} ${percent(value)}`).join('');
-      return `By ${question.truth} a team player hits the ${target} ${percent(best?.value ?? 0)} of the time${rest}.`;
+      return `By ${question.truth} a team player hits it ${percent(best?.value ?? 0)} of the time${rest}.`;
     }
     case 'where on the cushion': {
       const aim = capital(aimWords(question.truth, shot.table.preset, vocabulary));
-      return `${aim}: ${cushionsWords(question.cushions, vocabulary)} a team player hits the ${target} ${percent(question.best)} of the time. Your score is the share of that which your place keeps.`;
+      return `${aim}: ${cushionsWords(question.cushions, vocabulary)} a team player hits it ${percent(question.best)} of the time. The score is how much of that the tapped place keeps.`;
     }
     case 'which way to miss': {
       const { truth, left, right } = question;

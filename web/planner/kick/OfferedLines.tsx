@@ -12,7 +12,7 @@ interface OfferedLinesProps {
   readonly lines: readonly OfferedLine[];
 }
 
-/** Lines that can be picked, as far as the ball, each with its letter where it comes to the first cushion. */
+/** Lines as far as the ball; those that can be picked have their letter where they come to the first cushion. */
 export const OfferedLines = memo(function OfferedLines({ shot, lines }: OfferedLinesProps) {
   const { table, balls, strike } = shot;
   const projection = useProjection();
@@ -30,21 +30,23 @@ export const OfferedLines = memo(function OfferedLines({ shot, lines }: OfferedL
         return (
           <g key={pick}>
             {path !== undefined && <PathMark path={path} duration={way.duration} kind="cue" kept />}
-            <g fill={colour('surface')} stroke={colour('ink')} strokeWidth={1.4 * unit}>
-              <circle cx={x} cy={y} r={15 * unit} />
-              <text
-                x={x}
-                y={y}
-                fill={colour('ink')}
-                stroke="none"
-                fontSize={20 * unit}
-                fontWeight={700}
-                textAnchor="middle"
-                dominantBaseline="central"
-              >
-                {pick}
-              </text>
-            </g>
+            {pick !== '' && (
+              <g fill={colour('surface')} stroke={colour('ink')} strokeWidth={1.4 * unit}>
+                <circle cx={x} cy={y} r={15 * unit} />
+                <text
+                  x={x}
+                  y={y}
+                  fill={colour('ink')}
+                  stroke="none"
+                  fontSize={20 * unit}
+                  fontWeight={700}
+                  textAnchor="middle"
+                  dominantBaseline="central"
+                >
+                  {pick}
+                </text>
+              </g>
+            )}
           </g>
         );
       })}
