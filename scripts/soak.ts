@@ -7,6 +7,7 @@ import { ClusterInstallation } from './lib/clusterInstallation.ts';
 import { withDemoServer } from './lib/demoServer.ts';
 import { Device, type Seen } from './lib/device.ts';
 import { leaveWith, say } from './lib/report.ts';
+import { lookAtTicks, stolenShare } from './lib/stolen.ts';
 
 /**
  * `npm run soak [-- --minutes 10] [-- --only steady|cluster]`: twenty devices at one server for some minutes, then a
@@ -32,7 +33,13 @@ interface Sample {
   readonly residentMB: number;
   readonly delayP99: number;
   readonly connections: number;
+  /** When the five seconds before it ended, and the share of them in which the host had given the processors away. */
+  readonly at: number;
+  readonly stolen: number;
 }
+
+/** A stretch in which more of the processors' time was away tells how full the host was, not how quick the server is. */
+const QUIET = 0.02;
 
 const PAGES = ['/today', '/drills', '/tables', '/lessons', '/programmes'];
 
@@ -56,12 +63,17 @@ async function steady(): Promise<void> {
       }
     });
     const watching = (async () => {
+      let ticks = await lookAtTicks();
       while (Date.now() < end) {
         await setTimeout(SAMPLE_MS);
+        const before = ticks;
+        ticks = await lookAtTicks();
+        const stolen = stolenShare(before, ticks);
         const [rows] = await db.query<(RowDataPacket & { Value: string })[]>(
           "SHOW STATUS LIKE 'Threads_connected'",
         );
-        samples.push({ ...(await measure()), connections: Number(rows[0]?.Value) });
+        const connections = Number(rows[0]?.Value);
+        samples.push({ ...(await measure()), connections, at: Date.now(), stolen });
       }
     })();
     await Promise.all([...devices, watching]);
@@ -75,6 +87,14 @@ const middle = (values: readonly number[]) => quantile(values, 0.5);
 
 function report({ acknowledged, failed }: Seen, samples: readonly Sample[]): void {
   const times = acknowledged.map(({ took }) => took);
+  const quiet = samples.filter(({ stolen }) => stolen < QUIET);
+  const inQuiet = acknowledged
+    .filter(({ at }) => quiet.some((sample) => at > sample.at - SAMPLE_MS && at <= sample.at))
+    .map(({ took }) => took);
+  say(
+    `the host was quiet in ${String(quiet.length)} of ${String(samples.length)} stretches of five seconds: less than ${String(100 * QUIET)} % of the processors' time was away`,
+  );
+  say(`recording an attempt, whatever the host did: ${quantile(times, 0.95).toFixed(1)} ms at p95`);
   const first = Math.min(...acknowledged.map(({ at }) => at));
   const early = acknowledged.filter(({ at }) => at < first + 5_000).map(({ took }) => took);
   expectThat(
@@ -82,8 +102,8 @@ function report({ acknowledged, failed }: Seen, samples: readonly Sample[]): voi
     `no answer from 500 on (${String(failed.length)} of ${String(times.length)} attempts and the pages)`,
   );
   expectThat(
-    quantile(times, 0.95) < 25,
-    `recording an attempt: ${quantile(times, 0.95).toFixed(1)} ms at p95`,
+    quantile(inQuiet, 0.95) < 25,
+    `recording an attempt: ${quantile(inQuiet, 0.95).toFixed(1)} ms at p95 of ${String(inQuiet.length)} in quiet stretches`,
   );
   expectThat(
     quantile(early, 0.95) < 25,
@@ -103,7 +123,7 @@ function report({ acknowledged, failed }: Seen, samples: readonly Sample[]): voi
     `connections: ${String(connections(second))}, then ${String(connections(last))}`,
   );
   const delay = quantile(
-    samples.map(({ delayP99 }) => delayP99),
+    quiet.map(({ delayP99 }) => delayP99),
     0.99,
   );
   expectThat(delay < 100, `delay of the event loop: ${delay.toFixed(1)} ms at p99`);
