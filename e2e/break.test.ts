@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
+import { openRoundSchema } from '../core/records/openRound.ts';
 import { createRandom } from '../core/random/random.ts';
 import { madeBreak } from '../core/sound/madeBreak.ts';
 import { wavOf } from '../scripts/lib/wav.ts';
@@ -38,6 +39,39 @@ describe('a break at the table', () => {
     await page.keyboard.press('Enter');
     await reads(page.getByTestId('shot'), '2 / 10');
     await reads(hint, 'Tap where the cue ball stopped.');
+  });
+});
+
+describe('two cues at the break', () => {
+  it('take turns by themselves, each with what belongs to it', async () => {
+    await startRound(page, 'Wren', 'nine-slow', 1);
+    await page.getByText('More about the break').click();
+    await page.getByLabel('Change after so many breaks').fill('2');
+    const block = page.getByTestId('block');
+    await reads(block, 'A, break 1 of 2.');
+    await page.getByLabel('Cue', { exact: true }).fill('heavy');
+    await page.getByRole('heading', { level: 1 }).click();
+    await reads(block, 'A, break 1 of 2: heavy.');
+    const keep = async () => {
+      for (const key of ['2', 'd', 'k', 'Enter']) await page.keyboard.press(key);
+    };
+    await keep();
+    await reads(block, 'A, break 2 of 2: heavy. Change after it.');
+    await keep();
+    await reads(block, 'B, break 1 of 2.');
+    await page.getByLabel('Cue', { exact: true }).fill('light');
+    await page.getByRole('heading', { level: 1 }).click();
+    await keep();
+    await keep();
+    await reads(block, 'A, break 1 of 2: heavy.');
+    const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+    const cues = async () => {
+      const round = await openRoundSchema.validate(
+        await (await page.request.get(`/api/rounds/${id}`)).json(),
+      );
+      return round.round.attempts.map(({ log }) => log.entered?.opening?.cue);
+    };
+    await expect.poll(cues).toEqual(['heavy', 'heavy', 'light', 'light']);
   });
 });
 

@@ -64,6 +64,38 @@ describe('a kick at the table', () => {
   });
 });
 
+describe('called misses', () => {
+  it('keep a running total of what they cost, and say which way they go', async () => {
+    await startRound(page, 'Osric', 'replay', 1);
+    const total = page.getByTestId('replays');
+    for (const key of ['q', 'q', 'm']) await page.keyboard.press(key);
+    await reads(total, 'This round: 3 misses called, 12 points given away.');
+    for (const key of ['b', '1', 'a', 'Enter']) await page.keyboard.press(key);
+    await reads(page.getByTestId('shot'), '2 / 6');
+    await reads(total, 'This round: 2 misses called, 8 points given away.');
+    for (const key of ['q', 'q']) await page.keyboard.press(key);
+    await reads(
+      total,
+      /^This round: 4 misses called, 16 .* They go left \(4 of 4\): aim farther to the right\.$/,
+    );
+  });
+});
+
+describe('the stations of a kick drill', () => {
+  it('move the cue ball from one attempt to the next', async () => {
+    await startRound(page, 'Wren', 'one-bounce', 1);
+    const table = page.getByRole('img', { name: /One bounce: the balls/ });
+    const rings = () =>
+      table
+        .locator('[data-station]')
+        .evaluateAll((all) => all.map((each) => each.getAttribute('data-station')));
+    await expect.poll(rings).toEqual(['2', '3', '4', '5']);
+    await page.keyboard.press('1');
+    await reads(page.getByTestId('shot'), '2 / 10');
+    await expect.poll(rings).toEqual(['1', '3', '4', '5']);
+  });
+});
+
 describe('the bench for kicks', () => {
   it('tries rules of thumb, tells how far off they are and from where they hold, and prints a card', async () => {
     const from = cueBall(0.6, 0.3);

@@ -54,18 +54,34 @@ describe('a set-up sheet', () => {
   });
 
   it('of a kick has its surest line, with where to aim, how wide it is and how hard', async () => {
-    await page.goto('/drills/one-bounce/sheet?stage=1');
+    await page.goto('/drills/replay/sheet?stage=1');
     const line = page.getByRole('region', { name: 'The surest line' });
     await line.waitFor({ timeout: 60_000 });
-    // The drill asks for the left rail and no side.
+    // The drill asks for the left rail.
     expect(await line.innerText()).toMatch(
-      /By the left rail, \d\.\d m\/s, no english: \d\.\d° wide; met \d+/,
+      /By the left rail, \d\.\d m\/s, (no|left|right) english: \d\.\d° wide; met \d+/,
     );
-    expect(await line.innerText()).toMatch(/Aim at diamond \d\.\d\d of the left rail, \d+ mm wide there/);
+    expect(await line.innerText()).toMatch(/Aim \d+ mm from the head along the left rail, \d+ mm wide there/);
     expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
     // In the mirror it goes by the other one.
     await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
     await line.getByText(/^By the right rail/).waitFor({ timeout: 60_000 });
+  });
+
+  it('of a kick from several places lists them, each with its own line, on one page', async () => {
+    await page.goto('/drills/one-bounce/sheet?stage=1');
+    const stations = page.getByRole('region', { name: 'The cue ball in turn' });
+    await stations.getByText('The surest line from each').waitFor({ timeout: 90_000 });
+    const items = await stations.getByRole('listitem').allInnerTexts();
+    expect(items).toHaveLength(5);
+    const [first, ...others] = items.map((item) =>
+      Number(/diamond (\d\.\d\d) of the left rail/.exec(item)?.[1]),
+    );
+    // Farther up the table the cue points farther up.
+    expect(first).toBeGreaterThan(2);
+    expect([...others].sort((a, b) => a - b)).toEqual(others);
+    expect(items[4]).toContain('953 mm from the head rail, 318 mm from the right');
+    expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
   });
 
   it('of the longest list still prints on one page', async () => {

@@ -1,4 +1,5 @@
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
+import type { MissedWays } from './replays.ts';
 import type { RoundResult } from './result.ts';
 
 export const LEAVE_GRADES = ['nothing on', 'half a chance', 'wide open'] as const;
@@ -10,6 +11,8 @@ export interface KickAttempt {
   readonly legal: boolean;
   /** How often the miss was called and the shot played again. */
   readonly repeats: number;
+  /** Where those misses went, as far as it was told. */
+  readonly missed?: MissedWays | undefined;
   readonly leave: LeaveGrade;
 }
 

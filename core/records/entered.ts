@@ -3,13 +3,32 @@ import { LEAVE_GRADES } from '../counting/kickScore.ts';
 import { openingSchema } from './breakLog.ts';
 import { MISSING, UNKNOWN, choice, count, flag, text } from './fields.ts';
 
+interface ToldMisses {
+  readonly repeats: number;
+  readonly missed?: { readonly left: number; readonly right: number; readonly short: number } | undefined;
+}
+
+/** Of misses that were not called none went anywhere. */
+function tellsNoMore(kick: ToldMisses | null | undefined): boolean {
+  if (kick?.missed === undefined) return true;
+  const { left, right, short } = kick.missed;
+  return left + right + short <= kick.repeats;
+}
+
 export const kickSchema = object({
   hit: flag(),
   legal: flag(),
   /** How often the miss was called and the shot played again. */
   repeats: count(0, 20),
+  /** Where those misses went, as far as it was told. */
+  missed: object({ left: count(0, 20), right: count(0, 20), short: count(0, 20) })
+    .exact(UNKNOWN)
+    .optional()
+    .default(undefined),
   leave: choice(LEAVE_GRADES),
-}).exact(UNKNOWN);
+})
+  .exact(UNKNOWN)
+  .test('misses', '${path}.missed tells more misses than ${path}.repeats', tellsNoMore);
 
 const callSchema = object({
   called: text(60),

@@ -2,6 +2,7 @@ import { array, object, type InferType } from 'yup';
 import { BREAK_AIMS, BREAK_PACES, RACK_BY } from './breakLog.ts';
 import { CAUSES } from './cause.ts';
 import { choice, count, finite, text } from './fields.ts';
+import { KICK_DISTANCES, kickSumSchema, MOST_CUSHIONS } from './kickSum.ts';
 import { quickLook } from './quickLook.ts';
 
 /** Places from which a break is played, as seen by the player. */
@@ -42,6 +43,8 @@ export const roundSumsSchema = object({
     acrossSquared: finite(),
   }).required(),
   breaks: array(breakSumSchema).required(),
+  /** Left out where there are none, and of rounds that ended before kicks were summed up. */
+  kicks: array(kickSumSchema.required()).optional(),
 }).required();
 export type RoundSums = InferType<typeof roundSumsSchema>;
 
@@ -67,9 +70,21 @@ function isBreakSum(value: unknown): boolean {
   );
 }
 
+const KICK_COUNTS = ['kicks', 'hits', 'called', 'left', 'right', 'short'] as const;
+
+function isKickSum(value: unknown): boolean {
+  if (!isFields(value)) return false;
+  const { cushions } = value;
+  return (
+    KICK_COUNTS.every((name) => isCount(value[name])) &&
+    (cushions === null || (isCount(cushions) && Number(cushions) <= MOST_CUSHIONS)) &&
+    isOneOf(KICK_DISTANCES, value['distance'])
+  );
+}
+
 function isRoundSums(value: unknown): value is RoundSums {
   if (!isFields(value)) return false;
-  const { causes, landings, breaks } = value;
+  const { causes, landings, breaks, kicks } = value;
   return (
     COUNTS.every((name) => isCount(value[name])) &&
     Array.isArray(causes) &&
@@ -78,7 +93,8 @@ function isRoundSums(value: unknown): value is RoundSums {
     isCount(landings['count']) &&
     LANDING_SUMS.every((name) => Number.isFinite(landings[name])) &&
     Array.isArray(breaks) &&
-    breaks.every(isBreakSum)
+    breaks.every(isBreakSum) &&
+    (kicks === undefined || (Array.isArray(kicks) && kicks.every(isKickSum)))
   );
 }
 

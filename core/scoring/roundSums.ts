@@ -1,7 +1,9 @@
 import type { AttemptLog } from '../records/attempt.ts';
 import type { BreakLog } from '../records/breakLog.ts';
 import type { Cause } from '../records/cause.ts';
+import type { KickSum } from '../records/kickSum.ts';
 import type { BreakSum, RoundSums } from '../records/roundSums.ts';
+import { mergeKicks } from './kickSums.ts';
 
 /** An attempt as far as the sums need it. */
 export interface SummedAttempt {
@@ -49,8 +51,17 @@ function mergeCauses(causes: RoundSums['causes']): RoundSums['causes'] {
   return [...counts].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count);
 }
 
-/** What the shots of a round add up to. @param width of the table, metres */
-export function sumRound(attempts: readonly SummedAttempt[], width: number): RoundSums {
+/** Rounds without kicks say nothing of them. */
+function kicksIn(kicks: readonly KickSum[]): Pick<RoundSums, 'kicks'> {
+  return kicks.length === 0 ? {} : { kicks: mergeKicks(kicks) };
+}
+
+/** What the shots of a round add up to. @param width of the table, metres @param kicks of a drill that asks for them */
+export function sumRound(
+  attempts: readonly SummedAttempt[],
+  width: number,
+  kicks: readonly KickSum[] = [],
+): RoundSums {
   const shots = attempts.flatMap(({ log }) => log.shots);
   const landed = attempts.flatMap(({ along, across }) =>
     along === null || across === null ? [] : [{ along, across }],
@@ -84,6 +95,7 @@ export function sumRound(attempts: readonly SummedAttempt[], width: number): Rou
         balls,
       })),
     ),
+    ...kicksIn(kicks),
   };
 }
 
@@ -104,6 +116,7 @@ export function addSums(rounds: readonly RoundSums[]): RoundSums {
       acrossSquared: total(({ landings }) => landings.acrossSquared),
     },
     breaks: mergeBreaks(rounds.flatMap(({ breaks }) => breaks)),
+    ...kicksIn(rounds.flatMap(({ kicks }) => kicks ?? [])),
   };
 }
 

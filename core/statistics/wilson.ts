@@ -7,6 +7,8 @@ export interface ShareInterval {
 
 /** Two-sided quantile of the normal distribution for 90 %. */
 export const Z_90 = 1.6448536269514722;
+/** Of 95 %. */
+export const Z_95 = 1.959963984540054;
 
 /**
  * Wilson's score interval for k of n (E. B. Wilson, JASA 22, 1927), without continuity correction.

@@ -181,7 +181,8 @@ describe('a round of any other drill', () => {
 
   it('is better by a better player, over some rounds', () => {
     for (const slug of ['harbour-rounds', 'one-bounce-side', 'safe-opening']) {
-      const drill = read(slug);
+      // From one place: each station has to be planned.
+      const drill = { ...read(slug), stations: undefined };
       const rounds = (level: LevelName) => [1, 2, 3].map((seed) => play(drill, level, seed).result);
       const worse = rounds('first season');
       const wins = rounds('title').filter((each, i) => compareResults(each, worse[i]!) < 0).length;

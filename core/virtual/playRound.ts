@@ -50,6 +50,7 @@ const PACES = [1.6, 2.4, 3.4];
 
 /** How one attempt is played, once the drill is planned. */
 type PlayAttempt = (attempt: {
+  /** In its round, from 0. */
   readonly number: number;
   readonly balls: number | undefined;
   readonly target: string | undefined;
@@ -125,7 +126,7 @@ function planAttempts(planner: VirtualPlayer, drill: Drill, stage: number): Play
       });
       return (player) =>
         ({ number }) =>
-          playHit(player, drill, task, plans[stationOfAttempt(drill, number) - 1]);
+          playHit(player, drill, task, plans[stationOfAttempt(drill, number + 1) - 1]);
     }
     case 'plant': {
       const [first, second] = [task.first, task.pot].map((id) => all.find((ball) => ball.id === id));

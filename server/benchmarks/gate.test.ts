@@ -29,7 +29,6 @@ const AT_AN_END = [
   'moored 2',
   'no-rail-clear 1',
   'no-rail-clear 2',
-  'one-bounce 1',
   'round-the-mast 2',
 ];
 /**

@@ -8,6 +8,7 @@ import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import type { NewAttempt } from '../../core/records/storedAttempt.ts';
 import { UncountableError } from '../../core/scoring/countAttempt.ts';
 import { offCloth } from '../../core/scoring/offCloth.ts';
+import { kicksAskedBy, sumKicks } from '../../core/scoring/kickSums.ts';
 import { sumRound } from '../../core/scoring/roundSums.ts';
 import { storedAttempt } from '../../core/scoring/storedAttempt.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
@@ -57,8 +58,11 @@ export function keptOf(
   round: Pick<Round, 'stage' | 'ladderStart'> & { readonly table: Pick<Round['table'], 'preset'> },
   attempts: readonly StoredAttempt[],
 ): KeptResult {
-  const { width } = TABLE_PRESETS[round.table.preset];
-  return { result: resultOf(entry, round, attempts), sums: sumRound(attempts, width) };
+  const preset = TABLE_PRESETS[round.table.preset];
+  const drill = atStage(entry.document, round.stage);
+  const asked = kicksAskedBy(drill, preset);
+  const kicks = asked === undefined ? [] : sumKicks(attempts, drill, asked);
+  return { result: resultOf(entry, round, attempts), sums: sumRound(attempts, preset.width, kicks) };
 }
 
 /** A round with its result: the one that was kept at its end, or counted now. */

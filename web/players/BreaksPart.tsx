@@ -8,8 +8,7 @@ import {
   groupBreaks,
   type BreakTrait,
 } from '../../core/scoring/breakComparison.ts';
-import type { ShareInterval } from '../../core/statistics/wilson.ts';
-import { percent } from '../words/units.ts';
+import { interval } from '../words/units.ts';
 import { comparisonWords } from './comparisonWords.ts';
 
 const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
@@ -19,9 +18,6 @@ const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
   pace: 'pace',
   rackBy: 'racked by',
 };
-
-const interval = ({ share, low, high }: ShareInterval) =>
-  `${percent(share)} (${Math.round(100 * low)} to ${Math.round(100 * high)})`;
 
 /** How a player breaks, and whether one cue or place is better than another, or not decided yet. */
 export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] }) {

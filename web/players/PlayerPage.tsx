@@ -13,6 +13,7 @@ import { useViewer } from '../api/viewer.ts';
 import { CallRecord } from '../charts/CallRecord.tsx';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { BreaksPart } from './BreaksPart.tsx';
+import { KicksPart } from './KicksPart.tsx';
 import { CausesPart } from './CausesPart.tsx';
 import { KindPart } from './KindPart.tsx';
 import { LedgerSums } from './LedgerSums.tsx';
@@ -45,6 +46,7 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
   const titleOf = (slug: string) =>
     drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
   const { kinds, months } = progress.data;
+  const sums = addSums(months.map((month) => month.sums));
   return (
     <Stack gap="sm">
       <PlayerHead player={player.data} />
@@ -71,7 +73,8 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
           {months.length > 0 && <MonthsPart months={months} />}
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
-            <BreaksPart breaks={addSums(months.map(({ sums }) => sums)).breaks} />
+            <BreaksPart breaks={sums.breaks} />
+            <KicksPart kicks={sums.kicks ?? []} />
             <LedgerSums playerId={id} ratings={progress.data.ratings} />
             <CausesPart playerId={id} game={TABLE_PRESETS[kinds[0]?.table.preset ?? 'pool-9ft'].game} />
             <ThumbPart ratings={progress.data.ratings} preset={kinds[0]?.table.preset ?? 'pool-9ft'} />

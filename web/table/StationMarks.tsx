@@ -27,7 +27,9 @@ export function StationMarks({ drill, preset, now }: StationMarksProps) {
         const radius = Math.max(9 * unit, Math.hypot(ex - x, ey - y));
         return (
           <g key={k}>
-            {k + 1 !== now && <circle cx={x} cy={y} r={radius} fill="none" strokeWidth={1.5 * unit} />}
+            {k + 1 !== now && (
+              <circle data-station={k + 1} cx={x} cy={y} r={radius} fill="none" strokeWidth={1.5 * unit} />
+            )}
             <text
               x={x + 1.5 * radius}
               y={y - 1.2 * radius}

@@ -29,8 +29,15 @@ describe('an attempt in words', () => {
     const kick = { hit: true, legal: true, repeats: 0, leave: 'nothing on' } as const;
     expect(attemptWords({ done: true, kick })).toBe('hit, leaves nothing on');
     expect(attemptWords({ done: true, grade: 'thin', kick: { ...kick, repeats: 2 } })).toBe(
-      'thin, after 2 more, leaves nothing on',
+      'thin, after 2 called misses, leaves nothing on',
     );
+    const missed = { left: 1, right: 0, short: 0 };
+    expect(attemptWords({ done: true, kick: { ...kick, repeats: 1, missed } })).toBe(
+      'hit, after 1 called miss (1 left), leaves nothing on',
+    );
+    expect(
+      attemptWords({ done: true, kick: { ...kick, repeats: 4, missed: { left: 2, right: 0, short: 1 } } }),
+    ).toContain('after 4 called misses (2 left, 1 short)');
   });
 });
 

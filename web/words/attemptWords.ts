@@ -1,5 +1,14 @@
 import type { ContactGrade } from '../../core/counting/gradedContact.ts';
+import type { KickAttempt } from '../../core/counting/kickScore.ts';
+import { MISSED_WAYS } from '../../core/counting/replays.ts';
 import type { AttemptOutcome } from '../../core/drill/round.ts';
+
+/** "2 called misses (1 left, 1 short)" */
+function missesWords({ repeats, missed }: KickAttempt): string {
+  const told = MISSED_WAYS.flatMap((way) => ((missed?.[way] ?? 0) > 0 ? [`${missed?.[way]} ${way}`] : []));
+  const where = told.length === 0 ? '' : ` (${told.join(', ')})`;
+  return `${repeats} called ${repeats === 1 ? 'miss' : 'misses'}${where}`;
+}
 
 /** What came of an attempt, in a few words: what its drill counts, or whether it was done. */
 export function attemptWords({
@@ -18,7 +27,7 @@ export function attemptWords({
   }
   if (target !== undefined) return `the ${target}: ${done ? 'done' : 'missed'}`;
   if (kick !== undefined) {
-    const again = kick.repeats === 0 ? [] : [`after ${kick.repeats} more`];
+    const again = kick.repeats === 0 ? [] : [`after ${missesWords(kick)}`];
     return [grade ?? (kick.hit ? 'hit' : 'missed'), ...again, `leaves ${kick.leave}`].join(', ');
   }
   if (balls !== undefined) {

@@ -4,6 +4,7 @@ import type { KickLine } from '../../core/shot/kicks/kickLines.ts';
 import type { Seen } from '../../core/shot/kicks/seen.ts';
 import type { KickStroke, Way } from '../../core/shot/kicks/way.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
+import type { MissedWay, Replays } from '../../core/counting/replays.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -74,6 +75,21 @@ export function missWords(right: Way, left: Way): string {
   const [one, other] = [metBy(right), metBy(left)];
   if (one === other) return `A miss on either side meets ${one}.`;
   return `A miss to the right meets ${one}, one to the left ${other}.`;
+}
+
+const NEXT_TRY: Readonly<Record<MissedWay, string>> = {
+  left: 'aim farther to the right',
+  right: 'aim farther to the left',
+  short: 'play it harder',
+};
+
+/** What called misses cost so far, and what the next try should change: "4 misses called, 16 points. They go left …" */
+export function replaysWords({ misses, points, drift }: Replays): string {
+  const cost = points === 0 ? '' : `, ${points} points given away`;
+  const sum = `This round: ${misses} ${misses === 1 ? 'miss' : 'misses'} called${cost}.`;
+  if (drift === undefined) return sum;
+  const goes = drift.way === 'short' ? 'stop short' : `go ${drift.way}`;
+  return `${sum} They ${goes} (${drift.count} of ${drift.told}): ${NEXT_TRY[drift.way]}.`;
 }
 
 /** "2.3 m/s, left side, butt at 18°" */

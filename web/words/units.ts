@@ -1,3 +1,5 @@
+import type { ShareInterval } from '../../core/statistics/wilson.ts';
+
 /** A length in words, centimetres with the sign dropped: "8 cm". @param metres any sign */
 export function centimetres(metres: number): string {
   return `${Math.round(Math.abs(metres) * 100)} cm`;
@@ -16,6 +18,11 @@ export function alongAndAcross(along: number, across: number): string {
 
 export function percent(share: number): string {
   return `${Math.round(100 * share)} %`;
+}
+
+/** "62 % (55 to 69)" */
+export function interval({ share, low, high }: ShareInterval): string {
+  return `${percent(share)} (${Math.round(100 * low)} to ${Math.round(100 * high)})`;
 }
 
 /** A whole number in words for a rank: 1st, 2nd, 3rd, 11th. */

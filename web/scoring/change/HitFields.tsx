@@ -44,7 +44,8 @@ export function KickFields(props: FieldsProps) {
         min={0}
         max={20}
         value={kick.repeats}
-        onChange={(repeats) => typeof repeats === 'number' && put({ repeats })}
+        // Which way they went was told of the misses that were counted then.
+        onChange={(repeats) => typeof repeats === 'number' && put({ repeats, missed: undefined })}
       />
       <OneOf
         label="It leaves"

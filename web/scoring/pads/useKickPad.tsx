@@ -1,3 +1,4 @@
+import { Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { Point } from '../../../core/math/point.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
@@ -9,10 +10,12 @@ import type { Drill } from '../../../core/records/drill.ts';
 import { readKick, type KickRead, type KickTaps } from '../../../core/scoring/kickTaps.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { GhostMark, LandingMark } from '../../table/marks.tsx';
+import { replaysWords } from '../../words/kickWords.ts';
 import { percent } from '../../words/units.ts';
 import { onCloth } from '../scoring.ts';
 import { CONTACT_GRADES, type ContactGrade } from '../../../core/counting/gradedContact.ts';
-import { LEAVE_GRADES, type LeaveGrade } from '../../../core/counting/kickScore.ts';
+import { LEAVE_GRADES, type KickAttempt, type LeaveGrade } from '../../../core/counting/kickScore.ts';
+import { replaysOf, type MissedWay } from '../../../core/counting/replays.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
@@ -26,15 +29,32 @@ import type { PadAction } from '../../controls/padAction.ts';
 interface KickDraft {
   readonly grade: ContactGrade | null;
   readonly legal: boolean;
-  readonly repeats: number;
+  /** Where each called miss went, in their order; null where nobody said. */
+  readonly misses: readonly (MissedWay | null)[];
   readonly leave: LeaveGrade | null;
 }
 
 /** Where the balls stopped, as far as it was tapped: the cue ball first, then the ball that was to be met. */
 type Taps = Partial<KickTaps>;
 
-const FIRST: KickDraft = { grade: null, legal: true, repeats: 0, leave: null };
+const FIRST: KickDraft = { grade: null, legal: true, misses: [], leave: null };
 const MOST_REPEATS = 20;
+
+/** The keys of called misses, by where they went, seen from behind the cue ball. */
+const WAYS: readonly (readonly [key: string, label: string, way: MissedWay | null])[] = [
+  ['m', 'Miss called', null],
+  ['q', 'Went left', 'left'],
+  ['w', 'Went right', 'right'],
+  ['t', 'Stopped short', 'short'],
+];
+
+/** Called misses as they are stored: how many, and where they went if somebody said so. */
+function toldOf(misses: KickDraft['misses']): Pick<KickAttempt, 'repeats' | 'missed'> {
+  const count = (way: MissedWay) => misses.filter((each) => each === way).length;
+  const missed = { left: count('left'), right: count('right'), short: count('short') };
+  const isTold = misses.some((each) => each !== null);
+  return { repeats: misses.length, ...(isTold ? { missed } : {}) };
+}
 
 /** Hit and how thick, legal or not, what it leaves, and how often the miss was called and it was played again. */
 export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad {
@@ -61,17 +81,19 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
     if (told !== undefined) put({ leave: told.leave, ...(told.missed && { grade: 'miss' as const }) });
   };
   const penalty = scoring.method === 'kick' ? scoring.penalty : 0;
+  const before = actions.scoring.attempts.flatMap(({ log }) => log.entered?.kick ?? []);
+  const replays = replaysOf([...before, toldOf(draft.misses)], penalty);
   const hit = draft.grade !== null && draft.grade !== 'miss';
   const told = draft.grade !== null && draft.leave !== null;
   const keep = () => {
-    const { grade, legal, repeats, leave } = draft;
+    const { grade, legal, misses, leave } = draft;
     if (grade === null || leave === null) return;
     actions.enter(
       logOf({
         entered: {
           ...NOTHING_ENTERED,
           done: hit && legal,
-          kick: { hit, legal: hit && legal, repeats, leave },
+          kick: { hit, legal: hit && legal, ...toldOf(misses), leave },
         },
         shots: [{ ...BLANK_SHOT, grade, landing: taps.cueAt ?? null }],
       }),
@@ -102,16 +124,17 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
     },
   ];
   const repeats: readonly PadAction[] = [
-    {
-      key: 'm',
-      label: `Miss called, played again (${draft.repeats})`,
-      run: () => put({ repeats: Math.min(MOST_REPEATS, draft.repeats + 1) }),
-    },
+    ...WAYS.map(([key, label, way]) => ({
+      key,
+      label: `${label} (${draft.misses.filter((each) => each === way).length})`,
+      run: () => put({ misses: [...draft.misses, way] }),
+      disabled: draft.misses.length >= MOST_REPEATS,
+    })),
     {
       key: 'b',
       label: 'One less',
-      run: () => put({ repeats: Math.max(0, draft.repeats - 1) }),
-      disabled: draft.repeats === 0,
+      run: () => put({ misses: draft.misses.slice(0, -1) }),
+      disabled: draft.misses.length === 0,
     },
   ];
   const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true, disabled: !told };
@@ -137,6 +160,11 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
         <PadRow label="Rules" actions={legality} />
         <PadRow label="It leaves" actions={leaves} />
         <PadRow label="Replay" actions={repeats} />
+        {replays.misses > 0 && (
+          <Text size="sm" role="status" data-testid="replays">
+            {replaysWords(replays)}
+          </Text>
+        )}
         <PadButton action={save} />
       </div>
     ),
