@@ -96,6 +96,19 @@ describe('the stations of a kick drill', () => {
   });
 });
 
+describe('a hidden ball that is made up', () => {
+  it('lies where no straight hit is free, and has lines', async () => {
+    await page.goto('/lab/kick');
+    await choose(page, 'A hidden ball, made up', 'Easy: a team player hits it 85 % or more');
+    await page.getByRole('button', { name: 'Hide one' }).click();
+    await page.getByText('no straight hit is free').waitFor({ timeout: 60_000 });
+    await page
+      .getByText(/met (8[5-9]|9\d|100) %/)
+      .first()
+      .waitFor({ timeout: 30_000 });
+  });
+});
+
 describe('the bench for kicks', () => {
   it('tries rules of thumb, tells how far off they are and from where they hold, and prints a card', async () => {
     const from = cueBall(0.6, 0.3);

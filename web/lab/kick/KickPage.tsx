@@ -24,6 +24,7 @@ import { BenchBalls, BenchHead } from '../BenchParts.tsx';
 import { WithTables } from '../WithTables.tsx';
 import { withStrike } from '../labState.ts';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
+import { HideBall } from './HideBall.tsx';
 import { HIT_SIDES, kickSettingFrom, MOST_CUSHIONS, wishOf } from './kickSetting.ts';
 import { LinesCard } from './LinesCard.tsx';
 import { ThumbCard } from './ThumbCard.tsx';
@@ -153,6 +154,13 @@ function KickLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               onChange={(next) => set({ level: next === 'team' ? null : next })}
             />
           </SimpleGrid>
+          <HideBall
+            table={shot.table}
+            onHidden={({ balls, strike: hit }, hidden) => {
+              change({ ...shot, balls, strike: hit });
+              set({ target: hidden });
+            }}
+          />
         </section>
         {ids.length > 0 && (
           <LinesCard
