@@ -19,6 +19,7 @@ const sums: RoundSums = {
       good: 1,
       inOffs: 0,
       balls: 3,
+      wings: { in: 1, high: 0, low: 1, 'knocked away': 0 },
     },
   ],
   kicks: [

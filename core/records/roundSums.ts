@@ -1,5 +1,5 @@
 import { array, object, type InferType } from 'yup';
-import { BREAK_AIMS, BREAK_PACES, RACK_BY } from './breakLog.ts';
+import { BREAK_AIMS, BREAK_PACES, RACK_BY, WING_BALL } from './breakLog.ts';
 import { CAUSES } from './cause.ts';
 import { choice, count, finite, text } from './fields.ts';
 import { KICK_DISTANCES, kickSumSchema, MOST_CUSHIONS } from './kickSum.ts';
@@ -9,6 +9,15 @@ import { quickLook } from './quickLook.ts';
 export const BREAK_PLACES = ['left', 'middle', 'right'] as const;
 
 const causeCountSchema = object({ cause: choice(CAUSES), count: count(1, 1e9) });
+
+/** What became of the wing ball, in the breaks of which it was noted. */
+const wingCountsSchema = object({
+  in: count(0, 1e9),
+  high: count(0, 1e9),
+  low: count(0, 1e9),
+  'knocked away': count(0, 1e9),
+});
+export type WingCounts = InferType<typeof wingCountsSchema>;
 
 const breakSumSchema = object({
   cue: text(40).nullable().defined(),
@@ -22,6 +31,8 @@ const breakSumSchema = object({
   inOffs: count(0, 1e9),
   /** Balls that fell in all. */
   balls: count(0, 1e9),
+  /** Left out where nobody noted it, and of rounds that ended before it was counted. */
+  wings: wingCountsSchema.optional().default(undefined),
 });
 /** Breaks that were played alike. */
 export type BreakSum = InferType<typeof breakSumSchema>;
@@ -58,6 +69,8 @@ const COUNTS = ['shots', 'withSide', 'rescues', 'lucky'] as const;
 const LANDING_SUMS = ['along', 'across', 'alongSquared', 'acrossSquared'] as const;
 const BREAK_COUNTS = ['breaks', 'good', 'inOffs', 'balls'] as const;
 
+const isWingCounts = (value: unknown) => isFields(value) && WING_BALL.every((name) => isCount(value[name]));
+
 function isBreakSum(value: unknown): boolean {
   return (
     isFields(value) &&
@@ -66,7 +79,8 @@ function isBreakSum(value: unknown): boolean {
     isNullOr(BREAK_PLACES, value['place']) &&
     isNullOr(BREAK_AIMS, value['aim']) &&
     isNullOr(BREAK_PACES, value['pace']) &&
-    isNullOr(RACK_BY, value['rackBy'])
+    isNullOr(RACK_BY, value['rackBy']) &&
+    (value['wings'] === undefined || isWingCounts(value['wings']))
   );
 }
 

@@ -4,6 +4,7 @@ import type { Cause } from '../records/cause.ts';
 import type { KickSum } from '../records/kickSum.ts';
 import type { BreakSum, RoundSums } from '../records/roundSums.ts';
 import { mergeKicks } from './kickSums.ts';
+import { addWings, NO_WINGS } from './wingBall.ts';
 
 /** An attempt as far as the sums need it. */
 export interface SummedAttempt {
@@ -25,6 +26,12 @@ function placeOf(from: BreakLog['from'], width: number): BreakSum['place'] {
 
 const keyOf = ({ cue, place, aim, pace, rackBy }: BreakSum) => [cue, place, aim, pace, rackBy].join('|');
 
+/** Breaks of which nobody noted the wing ball say nothing of it. */
+function wingsIn(breaks: readonly BreakSum[]): Pick<BreakSum, 'wings'> {
+  const noted = breaks.flatMap(({ wings }) => wings ?? []);
+  return noted.length === 0 ? {} : { wings: addWings(noted) };
+}
+
 function mergeBreaks(breaks: readonly BreakSum[]): BreakSum[] {
   const byKey = new Map<string, BreakSum>();
   for (const each of breaks) {
@@ -39,6 +46,7 @@ function mergeBreaks(breaks: readonly BreakSum[]): BreakSum[] {
             good: known.good + each.good,
             inOffs: known.inOffs + each.inOffs,
             balls: known.balls + each.balls,
+            ...wingsIn([known, each]),
           },
     );
   }
@@ -83,7 +91,7 @@ export function sumRound(
       acrossSquared: total(({ across }) => across * across),
     },
     breaks: mergeBreaks(
-      openings.map(({ cue, from, aim, pace, rackBy, balls, inOff }) => ({
+      openings.map(({ cue, from, aim, pace, rackBy, balls, inOff, wing }) => ({
         cue,
         place: placeOf(from, width),
         aim,
@@ -93,6 +101,7 @@ export function sumRound(
         good: balls > 0 && !inOff ? 1 : 0,
         inOffs: inOff ? 1 : 0,
         balls,
+        ...(wing === null ? {} : { wings: { ...NO_WINGS, [wing]: 1 } }),
       })),
     ),
     ...kicksIn(kicks),

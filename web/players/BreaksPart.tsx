@@ -8,8 +8,10 @@ import {
   groupBreaks,
   type BreakTrait,
 } from '../../core/scoring/breakComparison.ts';
+import { wingRecord } from '../../core/scoring/wingBall.ts';
 import { interval } from '../words/units.ts';
 import { comparisonWords } from './comparisonWords.ts';
+import { WingPart } from './WingPart.tsx';
 
 const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
   cue: 'cue',
@@ -26,6 +28,7 @@ export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] })
   if (breaks.length === 0) return null;
   const all = allBreaks(breaks);
   const groups = groupBreaks(breaks, trait);
+  const wing = wingRecord(breaks);
   const [a, b] = groups;
   return (
     <section className="card" aria-labelledby="breaks-title">
@@ -47,6 +50,7 @@ export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] })
         A ball down and the cue ball kept in {interval(all.good)} of {all.breaks} breaks,{' '}
         {all.ballsEach.toFixed(1)} balls a break, in-off in {interval(all.inOffs)}.
       </Text>
+      {wing !== undefined && <WingPart record={wing} />}
       {groups.length > 0 && (
         <Table mt="xs" verticalSpacing={3} fz="sm">
           <Table.Thead>
