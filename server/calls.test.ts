@@ -47,6 +47,35 @@ describe('a call', () => {
     });
   });
 
+  it('sent again while it is still being scored waits for the same score', async () => {
+    let scored = 0;
+    let open = () => {};
+    const opened = new Promise<void>((resolve) => (open = resolve));
+    const slow = await createTestApp({
+      scoreCall: async () => {
+        scored++;
+        await opened;
+        return { score: 0.25, coachScore: null };
+      },
+    });
+    try {
+      const there = await createTestClub(slow, 'mole');
+      const id = randomUUID();
+      const sendIt = () =>
+        send(slow.app, 'PUT', `/api/calls/${id}`, {
+          cookie: there.player,
+          body: { ...call(), playerId: there.playerId },
+        });
+      const all = [sendIt(), sendIt(), sendIt()];
+      await expect.poll(() => scored).toBe(1);
+      open();
+      expect((await Promise.all(all)).map(({ status }) => status)).toEqual([200, 200, 200]);
+      expect(scored).toBe(1);
+    } finally {
+      await slow.close();
+    }
+  });
+
   it('is worth what the server finds, whatever the device says of it', async () => {
     const question = poseFromSeed(buildTable('snooker-12ft'), 'how long is the window', 'close', 12);
     if (question?.kind !== 'how long is the window') throw new Error('no such position');

@@ -2,7 +2,7 @@ import { createRandom } from '../random/random.ts';
 import { passingGap } from '../shot/passing.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
-import type { CallKind, Difficulty } from './kinds.ts';
+import type { CallKind, Difficulty, KickKind } from './kinds.ts';
 import { inOffOf, poseInOff } from './pose/inOff.ts';
 import { passOf, posePass } from './pose/pass.ts';
 import { pathOf, posePath } from './pose/path.ts';
@@ -19,12 +19,19 @@ import { posePlant } from './pose/plant.ts';
 import type { Poser } from './pose/poser.ts';
 import type { Posed } from './pose/randomPot.ts';
 import { poseWindow, windowOf } from './pose/window.ts';
-import { isPlanned, type CallQuestion } from './question.ts';
+import { isKickKind, isPlanned, type CallQuestion } from './question.ts';
 
 /** Positions that are tried for one of a difficulty; none found is told, not searched for ever. */
 const TRIES = 1200;
 /** A table has to be planned for each try of these. */
 const PLANNED_TRIES = 40;
+/** Kicks are played for each try that hides a ball, safeties ranked where a pot is neither easy nor hopeless. */
+const KICK_TRIES: Readonly<Record<KickKind, number>> = {
+  'which line': 160,
+  'where on the cushion': 160,
+  'which way to miss': 80,
+  'pot or safe': 24,
+};
 
 const POSERS: Readonly<Record<CallKind, Poser>> = {
   'in-off or not': poseInOff,
@@ -56,7 +63,7 @@ export function poseFromSeed(
 ): CallQuestion | undefined {
   const random = createRandom(seed);
   const wanted = random.uniform() < 0.5 ? 'yes' : 'no';
-  const tries = isPlanned(kind) ? PLANNED_TRIES : TRIES;
+  const tries = isKickKind(kind) ? KICK_TRIES[kind] : isPlanned(kind) ? PLANNED_TRIES : TRIES;
   for (let k = 0; k < tries; k++) {
     const question = POSERS[kind](table, random, { difficulty, wanted });
     if (question !== undefined) return question;

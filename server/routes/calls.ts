@@ -12,6 +12,8 @@ import { visiblePlayer } from '../access/visiblePlayer.ts';
 
 export function callRoutes(deps: Dependencies) {
   const app = new Hono<SignedIn>();
+  /** Calls that are being scored: one that is sent again meanwhile waits for the same score. */
+  const underWay = new Map<string, Promise<NewCall>>();
 
   /** The call with what it is worth: that is not for the device to say. @throws Refusal 400 for a position that there is not */
   async function scored(clubId: string, call: NewCall): Promise<NewCall> {
@@ -24,6 +26,16 @@ export function callRoutes(deps: Dependencies) {
     const { score, coachScore } = scores;
     const coach = call.coach === null || coachScore === null ? null : { ...call.coach, score: coachScore };
     return { ...call, score, coach };
+  }
+
+  /** Some positions take many seconds to find again; a device that waited too long sends its call once more. */
+  function scoredOnce(id: string, clubId: string, call: NewCall): Promise<NewCall> {
+    const key = JSON.stringify([id, clubId, call]);
+    const known = underWay.get(key);
+    if (known !== undefined) return known;
+    const scoring = scored(clubId, call).finally(() => underWay.delete(key));
+    underWay.set(key, scoring);
+    return scoring;
   }
 
   async function newestOf(clubId: string, slug: string): Promise<Drill | undefined> {
@@ -45,7 +57,7 @@ export function callRoutes(deps: Dependencies) {
     }
     // What is known already is not worked out again: the same is sent twice when a reply was lost.
     if ((await findCall(deps.pool, id)) === undefined) {
-      await insertCall(deps.pool, id, await scored(viewer.clubId, body));
+      await insertCall(deps.pool, id, await scoredOnce(id, viewer.clubId, body));
     }
     const kept = await findCall(deps.pool, id);
     if (kept?.playerId !== player.id) throw notFound('this call');

@@ -8,5 +8,4 @@ it('says what a benchmark is good for', () => {
     'A round tells neighbouring levels apart by 1.4 standard deviations.',
   );
   expect(fitnessWords({ kind: 'tells nothing', separation })).toMatch(/feed no rating/);
-  expect(fitnessWords({ kind: 'waiting' })).toMatch(/feed no rating/);
 });

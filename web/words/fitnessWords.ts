@@ -7,7 +7,5 @@ export function fitnessWords(fitness: Fitness): string {
       return `A round tells neighbouring levels apart by ${fitness.separation.apart.toFixed(1)} standard deviations.`;
     case 'tells nothing':
       return 'It does not tell the levels apart surely enough: rounds of it feed no rating.';
-    case 'waiting':
-      return 'Virtual players do not play this kind of drill well enough yet: their scores are a hint, and rounds of it feed no rating.';
   }
 }

@@ -24,9 +24,9 @@ type BreakTask = Extract<Drill['task'], { kind: 'break' }>;
 /** Racks of virtual players come from a template. */
 const QUALITY = RACK_QUALITIES.template;
 /** Breaks by which strokes are compared: all of them, and the best few. */
-const ROUGHLY = 5;
-const CLOSELY = 24;
-const CLOSE = 3;
+const ROUGHLY = 48;
+const CLOSELY = 200;
+const CLOSE = 5;
 const SEED = 18;
 
 /** Places across the table, shares of the way from the side cushion to its middle, where a head ball is broken from. */
