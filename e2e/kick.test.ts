@@ -76,7 +76,7 @@ describe('called misses', () => {
     for (const key of ['q', 'q']) await page.keyboard.press(key);
     await reads(
       total,
-      /^This round: 4 misses called, 16 .* They go left \(4 of 4\): aim farther to the right\.$/,
+      /^This round: 4 misses called, 16 .* They go left \(4 of 4\): bring the cue ball farther to the right\.$/,
     );
   });
 });

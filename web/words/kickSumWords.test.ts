@@ -28,7 +28,7 @@ describe('a player’s kicks in words', () => {
       'This round: 1 miss called, 4 points given away.',
     );
     expect(replaysWords({ misses: 4, points: 0, drift: { way: 'right', count: 4, told: 4 } })).toBe(
-      'This round: 4 misses called. They go right (4 of 4): aim farther to the left.',
+      'This round: 4 misses called. They go right (4 of 4): bring the cue ball farther to the left.',
     );
   });
 });

@@ -77,9 +77,10 @@ export function missWords(right: Way, left: Way): string {
   return `A miss to the right meets ${one}, one to the left ${other}.`;
 }
 
+/** Where the cue ball has to come: by a cushion that may be either way with the cue. */
 const NEXT_TRY: Readonly<Record<MissedWay, string>> = {
-  left: 'aim farther to the right',
-  right: 'aim farther to the left',
+  left: 'bring the cue ball farther to the right',
+  right: 'bring the cue ball farther to the left',
   short: 'play it harder',
 };
 
