@@ -139,7 +139,7 @@ describe('a call', () => {
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {
     await open(kind, level);
     await press('Set a position');
-    await page.getByRole('button', { name: 'Commit' }).waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Commit' }).waitFor({ timeout: 120_000 });
     if (answer !== undefined) {
       await answer();
       await press('Commit');

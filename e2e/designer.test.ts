@@ -280,3 +280,29 @@ describe('a drill from nothing', () => {
     await reads(page.getByTestId('count'), '1 drill');
   });
 });
+
+describe('the stations of a kick', () => {
+  it('are added where the cue ball stands, need two, and are taken away again', async () => {
+    await page.goto('/drills/new');
+    await tab('Task');
+    await choose(page, 'The player is to', 'Kick to a ball');
+    await tab('Balls');
+    const add = page.getByRole('button', { name: 'Add where it stands' });
+    await page.getByText('The cue ball always lies here.').waitFor();
+    await add.click();
+    const missing = page.getByRole('status', { name: 'What is missing' });
+    await missing.getByText(/needs at least two places/).waitFor();
+    const rings = () => page.locator('svg.table-drawing [data-station]').count();
+    await page.getByRole('button', { name: 'cue ball', exact: true }).click();
+    await page.getByLabel('From the right, mm').fill('900');
+    await add.click();
+    await page.getByText('The cue ball lies at 2 places in turn.').waitFor();
+    await expect.poll(() => missing.getByText(/needs at least two places/).count()).toBe(0);
+    await expect.poll(rings).toBe(2);
+    const remove = page.getByRole('button', { name: 'Remove the last place' });
+    await remove.click();
+    await remove.click();
+    await page.getByText('The cue ball always lies here.').waitFor();
+    await expect.poll(rings).toBe(0);
+  });
+});

@@ -29,7 +29,7 @@ const PLANNED_TRIES = 40;
 const KICK_TRIES: Readonly<Record<KickKind, number>> = {
   'which line': 160,
   'where on the cushion': 160,
-  'which way to miss': 80,
+  'which way to miss': 240,
   'pot or safe': 24,
 };
 

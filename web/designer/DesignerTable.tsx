@@ -8,6 +8,7 @@ import type { Drill } from '../../core/records/drill.ts';
 import { buildTable } from '../../core/table/table.ts';
 import { useBallDrag, type DragPhase } from '../table/ballDrag.ts';
 import { BallMark, PathMark, WantedMark } from '../table/marks.tsx';
+import { StationMarks } from '../table/StationMarks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { TargetMark } from '../table/TargetMark.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
@@ -103,6 +104,7 @@ export function DesignerTable(props: DesignerTableProps) {
   const bands = drill.stages[stage - 1]?.bands ?? [];
   return (
     <TableDrawing table={table} label="The table of the designer" onDrag={drag} onKey={onKey}>
+      <StationMarks drill={view} preset={table.preset} now={0} />
       {plan !== undefined && <WindowMark window={plan.window} bands={bands} wanted={plan.landing} />}
       {[...drill.targets, ...preview].map((target, i) => (
         <TargetMark key={i} target={target} placed={placed} />

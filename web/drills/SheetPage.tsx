@@ -8,7 +8,7 @@ import { placingOrder } from '../../core/drill/placingOrder.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { setUp } from '../../core/drill/setUp.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { atStation, stationsOf } from '../../core/drill/station.ts';
+import { stationsOf } from '../../core/drill/station.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
@@ -122,7 +122,7 @@ function Sheet({ document, tables }: SheetProps) {
                 <span>
                   {placeInMillimetres(place, vocabulary)}
                   {table.preset.sights && (
-                    <Text span c="dimmed">
+                    <Text span inherit c="dimmed">
                       {' '}
                       ({placeInDiamonds(place)})
                     </Text>
@@ -143,10 +143,14 @@ function Sheet({ document, tables }: SheetProps) {
   );
 }
 
-/** Placed balls in the order in which they are best set, then what is thrown; racked balls go into their triangle. */
+/**
+ * Placed balls in the order in which they are best set, then what is thrown; racked balls go into their triangle, and a cue
+ * ball that takes places in turn has a list of its own.
+ */
 function ballsInOrder(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
-  const { placed, thrown } = setUp(atStation(drill, 1), preset, seed);
+  const { placed, thrown } = setUp(drill, preset, seed);
   const order = placingOrder(drill);
   const sorted = order.flatMap((id) => placed.filter((ball) => ball.id === id));
-  return [...sorted, ...thrown];
+  const set = [...sorted, ...thrown];
+  return stationsOf(drill) > 1 ? set.filter(({ id }) => id !== CUE_BALL) : set;
 }

@@ -1,4 +1,4 @@
-import { layOut, CUE_BALL } from '../../core/drill/layout.ts';
+import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { atStation, stationsOf } from '../../core/drill/station.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
@@ -8,7 +8,7 @@ import { useProjection } from './context.ts';
 interface StationMarksProps {
   readonly drill: Drill;
   readonly preset: TablePreset;
-  /** The station whose turn it is, from 1. */
+  /** The station whose turn it is, from 1; 0 where all of them are looked at. */
   readonly now: number;
 }
 
@@ -20,7 +20,7 @@ export function StationMarks({ drill, preset, now }: StationMarksProps) {
   return (
     <g fill={colour('ink')} stroke={colour('ink')}>
       {Array.from({ length: stationsOf(drill) }, (_, k) => {
-        const cue = layOut(atStation(drill, k + 1), preset).find(({ id }) => id === CUE_BALL);
+        const cue = layOutWhatCan(atStation(drill, k + 1), preset).find(({ id }) => id === CUE_BALL);
         if (cue === undefined) return null;
         const [x, y] = projection.toDrawing(cue);
         const [ex, ey] = projection.toDrawing({ x: cue.x + cue.radius, y: cue.y });

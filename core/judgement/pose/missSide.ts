@@ -6,12 +6,12 @@ import { isApartBy, potUnit, turnAt, type Apart } from './turn.ts';
 
 /** Less often than this nobody plays such a line. */
 const LEAST_CHANCE = 0.3;
-/** Sides that differ by less than a tenth of a pot can hardly be told apart. */
+/** Most lines forgive either side alike: those that can be told apart at all are not so many that they could be chosen finely. */
 const APART: Apart = {
-  plain: [0.35, Infinity],
-  fair: [0.25, 0.4],
-  close: [0.17, 0.3],
-  'hair-fine': [0, 0.2],
+  plain: [0.2, Infinity],
+  fair: [0.14, 0.25],
+  close: [0.1, 0.18],
+  'hair-fine': [0, 0.14],
 };
 
 /** A kick, and its line: on which side does an error cost less? */
