@@ -52,18 +52,22 @@ describe('two cues at the break', () => {
     await page.getByLabel('Cue', { exact: true }).fill('heavy');
     await page.getByRole('heading', { level: 1 }).click();
     await reads(block, 'A, break 1 of 2: heavy.');
+    await choose(page, 'Pace', 'firm');
+    // Keys belong to the pad again once no field has them.
+    await page.getByRole('heading', { level: 1 }).click();
+    await reads(block, 'A, break 1 of 2: heavy, firm.');
     const keep = async () => {
       for (const key of ['2', 'd', 'k', 'Enter']) await page.keyboard.press(key);
     };
     await keep();
-    await reads(block, 'A, break 2 of 2: heavy. Change after it.');
+    await reads(block, 'A, break 2 of 2: heavy, firm. Change after it.');
     await keep();
     await reads(block, 'B, break 1 of 2.');
     await page.getByLabel('Cue', { exact: true }).fill('light');
     await page.getByRole('heading', { level: 1 }).click();
     await keep();
     await keep();
-    await reads(block, 'A, break 1 of 2: heavy.');
+    await reads(block, 'A, break 1 of 2: heavy, firm.');
     const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
     const cues = async () => {
       const round = await openRoundSchema.validate(

@@ -99,7 +99,7 @@ describe('the stations of a kick drill', () => {
 describe('a hidden ball that is made up', () => {
   it('lies where no straight hit is free, and has lines', async () => {
     await page.goto('/lab/kick');
-    await choose(page, 'A hidden ball, made up', 'Easy: a team player hits it 85 % or more');
+    await choose(page, 'A hidden ball, made up', 'Easy: a team player hits 85 to 100 %');
     await page.getByRole('button', { name: 'Hide one' }).click();
     await page.getByText('no straight hit is free').waitFor({ timeout: 60_000 });
     await page

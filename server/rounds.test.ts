@@ -5,6 +5,7 @@ import { BLANK_SHOT, type LoggedShot } from '../core/records/loggedShot.ts';
 import { logOf, type AttemptLog } from '../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../core/records/entered.ts';
 import { openRoundSchema } from '../core/records/openRound.ts';
+import { progressSchema } from '../core/records/progress.ts';
 import { roundsSchema } from '../core/records/round.ts';
 import { storedSchema } from '../core/records/storedAttempt.ts';
 import { reviewLanding } from '../core/scoring/landing.ts';
@@ -393,5 +394,63 @@ describe('a round', () => {
     expect(reply.status).toBe(201);
     const told = await send(test.app, 'GET', `/api/rounds/${id}`, { cookie: club.coach });
     expect((await openRoundSchema.validate(await told.json())).round.result).toMatchObject(result);
+  });
+
+  it('of kicks is added up by what its stations ask, with the called misses', async () => {
+    const id = randomUUID();
+    const body = roundBody({ drill: 'one-bounce', stage: 2, tableId: club.poolTable });
+    await send(test.app, 'PUT', `/api/rounds/${id}`, { cookie: club.coach, body });
+    const kicked = (ordinal: number, grade: 'thin' | 'miss') =>
+      send(test.app, 'PUT', `/api/rounds/${id}/attempts/${randomUUID()}`, {
+        cookie: club.coach,
+        body: {
+          ...attempt({
+            log: logOf({
+              entered: { ...NOTHING_ENTERED, done: grade !== 'miss' },
+              shots: [{ ...BLANK_SHOT, grade }],
+            }),
+          }),
+          ordinal,
+        },
+      });
+    for (const [ordinal, grade] of [
+      [1, 'thin'],
+      [2, 'miss'],
+      [3, 'thin'],
+    ] as const) {
+      expect((await kicked(ordinal, grade)).status).toBe(201);
+    }
+    const ended = { endedAt: '2026-11-24T12:10:00Z', early: true };
+    await send(test.app, 'POST', `/api/rounds/${id}/end`, { cookie: club.coach, body: ended });
+    const progress = await send(test.app, 'GET', `/api/players/${club.playerId}/progress`, {
+      cookie: club.coach,
+    });
+    const { months } = await progressSchema.validate(await progress.json());
+    // From the first two of its five places the ball lies farther off than two thirds of the table.
+    expect(months.flatMap(({ sums }) => sums.kicks ?? [])).toEqual([
+      expect.objectContaining({ cushions: 1, distance: 'far', kicks: 2, hits: 1, called: 0 }),
+      expect.objectContaining({ cushions: 1, distance: 'middle', kicks: 1, hits: 1 }),
+    ]);
+  });
+
+  it('of kicks refuses more misses with a way than were called, and names the field', async () => {
+    const id = randomUUID();
+    const body = roundBody({ drill: 'replay', stage: 1, tableId: club.snookerTable });
+    await send(test.app, 'PUT', `/api/rounds/${id}`, { cookie: club.coach, body });
+    const kick = { hit: true, legal: true, repeats: 1, leave: 'nothing on' } as const;
+    const told = (missed: { left: number; right: number; short: number }) =>
+      send(test.app, 'PUT', `/api/rounds/${id}/attempts/${randomUUID()}`, {
+        cookie: club.coach,
+        body: attempt({
+          log: logOf({
+            entered: { ...NOTHING_ENTERED, done: true, kick: { ...kick, missed } },
+            shots: [{ ...BLANK_SHOT, grade: 'thin' }],
+          }),
+        }),
+      });
+    const refused = await told({ left: 1, right: 1, short: 0 });
+    expect(refused.status).toBe(400);
+    expect(await refused.text()).toContain('kick.missed');
+    expect((await told({ left: 1, right: 0, short: 0 })).status).toBe(201);
   });
 });

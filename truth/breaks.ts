@@ -8,6 +8,7 @@ import { drawnRack } from '../core/rack/drawnRack.ts';
 import type { RackKind } from '../core/rack/rack.ts';
 import { RACK_QUALITIES, RACKERS } from '../core/rack/rackers.ts';
 import { createRandom, type Random } from '../core/random/random.ts';
+import { FROM_THE_RAIL } from '../core/testing/breakStroke.ts';
 import { buildTable, type Table } from '../core/table/table.ts';
 import { breakShot, type BreakStroke } from '../core/virtual/breaks/breakShot.ts';
 import { studyBreak } from '../core/virtual/breaks/breakStudy.ts';
@@ -26,13 +27,8 @@ const RACKS: readonly (readonly [RackKind, Table])[] = [
 ];
 
 const NEAR_THE_RAIL = (table: Table, y: number): BreakStroke => ({
+  ...FROM_THE_RAIL,
   from: { x: table.length / 4, y },
-  at: 0,
-  covered: 1,
-  past: 'left',
-  speed: 6,
-  tip: { side: 0, height: 0 },
-  elevation: 0,
 });
 
 /** A break of a rack by any racker, from anywhere along a line, at any pace. */

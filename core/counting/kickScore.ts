@@ -1,9 +1,15 @@
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
-import type { MissedWays } from './replays.ts';
 import type { RoundResult } from './result.ts';
 
 export const LEAVE_GRADES = ['nothing on', 'half a chance', 'wide open'] as const;
 export type LeaveGrade = (typeof LEAVE_GRADES)[number];
+
+/** Where a missed kick went, seen from behind the cue ball. */
+export const MISSED_WAYS = ['left', 'right', 'short'] as const;
+export type MissedWay = (typeof MISSED_WAYS)[number];
+
+/** How many of an attempt's called misses went where; what was not told is in none of them. */
+export type MissedWays = Readonly<Record<MissedWay, number>>;
 
 export interface KickAttempt {
   readonly hit: boolean;

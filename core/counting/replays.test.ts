@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { replaysOf, type MissedWays } from './replays.ts';
+import type { MissedWays } from './kickScore.ts';
+import { replaysOf } from './replays.ts';
 
 const NONE: MissedWays = { left: 0, right: 0, short: 0 };
 const kick = (repeats: number, missed?: Partial<MissedWays>) => ({

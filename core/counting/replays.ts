@@ -1,12 +1,5 @@
 import { wilson, Z_95 } from '../statistics/wilson.ts';
-import type { KickAttempt } from './kickScore.ts';
-
-/** Where a missed kick went, seen from behind the cue ball. */
-export const MISSED_WAYS = ['left', 'right', 'short'] as const;
-export type MissedWay = (typeof MISSED_WAYS)[number];
-
-/** How many of an attempt's called misses went where; what was not told is in none of them. */
-export type MissedWays = Readonly<Record<MissedWay, number>>;
+import { MISSED_WAYS, type KickAttempt, type MissedWay } from './kickScore.ts';
 
 /** Called misses of some attempts, what they cost so far, and where they go. */
 export interface Replays {

@@ -4,7 +4,7 @@ import { executionErrorOf } from '../player/levels.ts';
 import type { AimPoint } from '../shot/kicks/aimPoint.ts';
 import { kickChance } from '../shot/kicks/kickChance.ts';
 import type { KickPosition } from '../shot/kicks/way.ts';
-import type { Worth } from './question.ts';
+import type { Worth } from './worth.ts';
 
 /** One of the lines that a question offers. */
 export interface OfferedLine {

@@ -21,3 +21,12 @@ export type CallKind = (typeof CALL_KINDS)[number];
 /** How near the positions lie to the border, from plain to see to too close to call. */
 export const DIFFICULTIES = ['plain', 'fair', 'close', 'hair-fine'] as const;
 export type Difficulty = (typeof DIFFICULTIES)[number];
+
+/** From the least to the most of something that makes a position as hard as that, both of them included. */
+export type DifficultyRanges = Readonly<Record<Difficulty, readonly [least: number, most: number]>>;
+
+/** Whether a value lies in the range of a difficulty. */
+export function isAsHard(ranges: DifficultyRanges, difficulty: Difficulty, value: number): boolean {
+  const [least, most] = ranges[difficulty];
+  return value >= least && value <= most;
+}

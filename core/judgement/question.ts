@@ -6,6 +6,7 @@ import type { ContactSide } from '../shot/plants.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { KickQuestion } from './kickQuestion.ts';
 import { KICK_KINDS, type CallKind, type Difficulty, type KickKind } from './kinds.ts';
+import type { Worth } from './worth.ts';
 
 /** Where a question's position comes from: a seed, or a drill's planned stroke. */
 export type CallSource =
@@ -95,9 +96,6 @@ export interface OrderWorth {
   readonly order: readonly string[];
   readonly value: number;
 }
-
-/** What can be picked, and what each pick is worth, 0…1. */
-export type Worth = readonly { readonly pick: string; readonly value: number }[];
 
 /** What a question gives to pick from. */
 export function picksOf(question: CallQuestion): readonly string[] {

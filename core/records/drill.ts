@@ -125,7 +125,7 @@ export const drillSchema = object({
     start: choice(CUE_BALL_STARTS),
     area: areaSchema.nullable().defined('${path} is missing'),
   }).exact(UNKNOWN),
-  /** Places that the cue ball takes in turn, one for each attempt; where it stands is the first where nothing is said. */
+  /** Places that the cue ball takes in turn, one for each attempt; left out where it always lies at its own. */
   stations: array(placeSchema)
     .min(2, '${path} needs at least two places')
     .max(20, '${path} has at most 20 places')

@@ -1,4 +1,5 @@
-import { replaysOf, type MissedWay, type Replays } from '../counting/replays.ts';
+import { MISSED_WAYS, type MissedWay } from '../counting/kickScore.ts';
+import { replaysOf, type Replays } from '../counting/replays.ts';
 import { CUE_BALL } from '../drill/layout.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
@@ -48,8 +49,6 @@ function isMet({ kick, grade, done }: AttemptOutcome): boolean {
   return grade === undefined ? done : grade !== 'miss';
 }
 
-const MISSED = ['left', 'right', 'short'] as const satisfies readonly MissedWay[];
-
 /** Adds up kicks that were asked alike. */
 export function mergeKicks(kicks: readonly KickSum[]): KickSum[] {
   const byKey = new Map<string, KickSum>();
@@ -61,7 +60,7 @@ export function mergeKicks(kicks: readonly KickSum[]): KickSum[] {
       continue;
     }
     const added = { ...known };
-    for (const name of ['kicks', 'hits', 'called', ...MISSED] as const) added[name] += each[name];
+    for (const name of ['kicks', 'hits', 'called', ...MISSED_WAYS] as const) added[name] += each[name];
     byKey.set(key, added);
   }
   return [...byKey.values()];

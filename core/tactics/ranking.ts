@@ -6,7 +6,7 @@ import { latinDraws } from '../player/latinDraws.ts';
 import { potsToTry, strokesAllRound, type Candidate } from './candidates.ts';
 import { mean } from '../statistics/summary.ts';
 import { kindOfAnswer, type AnswerKind } from './kindOfAnswer.ts';
-import { sidesOf, toTheRight, type Sides } from './sides.ts';
+import { FOR_GOOD, sidesOf, toTheRight, type Sides } from './sides.ts';
 import type { Situation } from './situation.ts';
 import { TurnJudge, worthOfEnd, type EndKind, type TurnEnd } from './turnEnd.ts';
 
@@ -17,8 +17,6 @@ const LOOKED_AT = 64;
 const CLOSELY = latinDraws(60, 72);
 const CLOSE = 16;
 const REFINED = 5;
-/** What chose a stroke flatters it: it is told by executions that did not. */
-const FOR_GOOD = latinDraws(240, 73);
 const MOST_ANSWERS = 6;
 /** Strokes of one pace that differ by less are not told apart, radians. */
 const NEIGHBOURS = 0.02;
@@ -227,7 +225,7 @@ function answerOf(situation: Situation, { shot, planned, ends }: Tried, again: n
     outcomes,
     legal: ends.filter(({ kind }) => kind !== 'foul').length / ends.length,
     left: quiet.length === 0 ? NaN : mean(quiet.map(({ left }) => left)),
-    line: sidesOf(worths, FOR_GOOD, toTheRight),
-    pace: sidesOf(worths, FOR_GOOD, ({ pace }) => pace),
+    line: sidesOf(worths, toTheRight),
+    pace: sidesOf(worths, ({ pace }) => pace),
   };
 }

@@ -10,8 +10,8 @@ import { TurnJudge, worthOfEnd } from './turnEnd.ts';
 const OFF = 0.5;
 /** Differences of means below so many standard errors say nothing. */
 const TOLD_APART = 2.5;
-/** The same errors for every stroke. */
-const DRAWS = latinDraws(240, 73);
+/** What chose a stroke flatters it: it is told by executions that did not, the same errors for every stroke. */
+export const FOR_GOOD = latinDraws(240, 73);
 
 /** What errors to either side come to. */
 export interface Sides {
@@ -23,14 +23,10 @@ export interface Sides {
 
 /**
  * Mean worth of the executions that are off by an error to either side.
- * @param worths of each of the draws @returns undefined where the two cannot be told apart
+ * @param worths of each of the draws FOR_GOOD @returns undefined where the two cannot be told apart
  */
-export function sidesOf(
-  worths: readonly number[],
-  draws: readonly Draws[],
-  errorOf: (draws: Draws) => number,
-): Sides | undefined {
-  const side = (sign: number) => worths.filter((_, k) => sign * errorOf(draws[k]!) > OFF);
+export function sidesOf(worths: readonly number[], errorOf: (draws: Draws) => number): Sides | undefined {
+  const side = (sign: number) => worths.filter((_, k) => sign * errorOf(FOR_GOOD[k]!) > OFF);
   const [low, high] = [side(-1), side(1)];
   const [below, above] = [mean(low), mean(high)];
   const spread = (values: readonly number[], middle: number) =>
@@ -49,6 +45,6 @@ export const toTheRight = ({ line }: Draws) => -line;
 export function lineSides(situation: Situation, shot: Shot): Sides | undefined {
   const judge = new TurnJudge(situation);
   const own = errorAsCued(shot, situation.error);
-  const worths = DRAWS.map((draw) => worthOfEnd(judge.endOf(executedWith(shot, own, draw)), 0));
-  return sidesOf(worths, DRAWS, toTheRight);
+  const worths = FOR_GOOD.map((draw) => worthOfEnd(judge.endOf(executedWith(shot, own, draw)), 0));
+  return sidesOf(worths, toTheRight);
 }

@@ -1,6 +1,5 @@
 import type { ContactGrade } from '../../core/counting/gradedContact.ts';
-import type { KickAttempt } from '../../core/counting/kickScore.ts';
-import { MISSED_WAYS } from '../../core/counting/replays.ts';
+import { MISSED_WAYS, type KickAttempt } from '../../core/counting/kickScore.ts';
 import type { AttemptOutcome } from '../../core/drill/round.ts';
 
 /** "2 called misses (1 left, 1 short)" */

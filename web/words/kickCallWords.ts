@@ -1,17 +1,23 @@
 import type { Difficulty } from '../../core/judgement/kinds.ts';
+import { LINE_CHANCES } from '../../core/judgement/pose/onCushion.ts';
 import type { KickQuestion } from '../../core/judgement/kickQuestion.ts';
 import { worthWords } from './answerWords.ts';
 import { aimWords, cushionsWords } from './kickWords.ts';
 import { percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
-/** How hard a hidden ball is to hit, by how often a team player hits it with the best plain line. */
-export const HIDING_WORDS: Readonly<Record<Difficulty, string>> = {
-  plain: 'Easy: a team player hits it 85 % or more',
-  fair: 'Fair: 70 to 85 %',
-  close: 'Hard: 55 to 70 %',
-  'hair-fine': 'Very hard: less than 55 %',
+const HARDNESS: Readonly<Record<Difficulty, string>> = {
+  plain: 'Easy',
+  fair: 'Fair',
+  close: 'Hard',
+  'hair-fine': 'Very hard',
 };
+
+/** How hard a hidden ball is to hit: "Fair: a team player hits 70 to 85 %". */
+export function hidingWords(difficulty: Difficulty): string {
+  const [least, most] = LINE_CHANCES[difficulty];
+  return `${HARDNESS[difficulty]}: a team player hits ${Math.round(100 * least)} to ${percent(most)}`;
+}
 
 /** What the player is asked about a kick or a safety, in a sentence. */
 export function kickQuestionWords(question: KickQuestion, vocabulary: Vocabulary): string {

@@ -4,7 +4,8 @@ import type { KickLine } from '../../core/shot/kicks/kickLines.ts';
 import type { Seen } from '../../core/shot/kicks/seen.ts';
 import type { KickStroke, Way } from '../../core/shot/kicks/way.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
-import type { MissedWay, Replays } from '../../core/counting/replays.ts';
+import type { MissedWay } from '../../core/counting/kickScore.ts';
+import type { Replays } from '../../core/counting/replays.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 

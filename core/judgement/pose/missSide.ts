@@ -1,13 +1,14 @@
 import { kickShot } from '../../shot/kicks/way.ts';
 import { lineSides } from '../../tactics/sides.ts';
+import { isAsHard, type DifficultyRanges } from '../kinds.ts';
 import type { Poser } from './poser.ts';
 import { hiddenBall, KICK_STROKE, linesTo } from './hidden.ts';
-import { isApartBy, potUnit, turnAt, type Apart } from './turn.ts';
+import { potUnit, turnAt } from './turn.ts';
 
 /** Less often than this nobody plays such a line. */
 const LEAST_CHANCE = 0.3;
-/** Most lines forgive either side alike: those that can be told apart at all are not so many that they could be chosen finely. */
-const APART: Apart = {
+/** Pots by which the sides differ. Most lines forgive either side alike: the others are too few to be chosen finely. */
+const APART: DifficultyRanges = {
   plain: [0.2, Infinity],
   fair: [0.14, 0.25],
   close: [0.1, 0.18],
@@ -27,7 +28,7 @@ export const poseMissSide: Poser = (table, random, { difficulty }) => {
   if (sides === undefined) return undefined;
   const { below: left, above: right } = sides;
   const unit = potUnit(turn);
-  if (!isApartBy(APART[difficulty], Math.abs(left - right), unit)) return undefined;
+  if (!isAsHard(APART, difficulty, Math.abs(left - right) / unit)) return undefined;
   return {
     kind: 'which way to miss',
     shot,

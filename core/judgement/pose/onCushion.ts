@@ -1,11 +1,11 @@
 import { aimPointOf } from '../../shot/kicks/aimPoint.ts';
 import { kickShot } from '../../shot/kicks/way.ts';
-import type { Difficulty } from '../kinds.ts';
+import { isAsHard, type DifficultyRanges } from '../kinds.ts';
 import { hiddenBall, KICK_STROKE, linesTo } from './hidden.ts';
 import type { Poser } from './poser.ts';
 
-/** How often a team player meets the ball by its best line. */
-const CHANCES: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+/** How often a team player meets the ball by its best line, 0…1. */
+export const LINE_CHANCES: DifficultyRanges = {
   plain: [0.85, 1],
   fair: [0.7, 0.85],
   close: [0.55, 0.7],
@@ -18,8 +18,7 @@ export const poseOnCushion: Poser = (table, random, { difficulty }) => {
   if (hidden === undefined) return undefined;
   const { position, target } = hidden;
   const best = linesTo(position, target).find(({ cushions }) => cushions.length > 0);
-  const [least, most] = CHANCES[difficulty];
-  if (best === undefined || best.chance < least || best.chance > most) return undefined;
+  if (best === undefined || !isAsHard(LINE_CHANCES, difficulty, best.chance)) return undefined;
   return {
     kind: 'where on the cushion',
     shot: kickShot(position, KICK_STROKE, best.direction),

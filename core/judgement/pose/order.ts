@@ -3,7 +3,7 @@ import { QUICK_LOOK } from '../../planning/order/look.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
 import { WIDE } from '../../planning/order/shotTable.ts';
 import { executionErrorOf } from '../../player/levels.ts';
-import type { Difficulty } from '../kinds.ts';
+import type { DifficultyRanges } from '../kinds.ts';
 import type { OrderWorth } from '../question.ts';
 import type { Poser } from './poser.ts';
 import { thrown } from './thrown.ts';
@@ -14,7 +14,7 @@ const BALLS = { pool: ['1', '2', '3', '4'], snooker: ['red 1', 'red 2', 'red 3',
 const LEAST_CHANCE = 0.3;
 
 /** By how much the middle one of all orders is behind the best, as a share of the best one's worth. */
-const BEHIND: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+const BEHIND: DifficultyRanges = {
   plain: [0.6, 1],
   fair: [0.4, 0.6],
   close: [0.25, 0.4],

@@ -3,7 +3,7 @@ import { distance, type Point } from '../../math/point.ts';
 import { samplePath } from '../../motion/path.ts';
 import type { Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
-import type { Difficulty } from '../kinds.ts';
+import type { Difficulty, DifficultyRanges } from '../kinds.ts';
 import type { CallQuestion } from '../question.ts';
 import type { Poser } from './poser.ts';
 import { randomPot, type Posed } from './randomPot.ts';
@@ -19,7 +19,7 @@ export function pathAfterHit(shot: Shot): readonly Point[] {
 }
 
 /** Cushions that the way of a difficulty has. */
-const CUSHIONS: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+const CUSHIONS: DifficultyRanges = {
   plain: [0, 0],
   fair: [1, 1],
   close: [2, 2],

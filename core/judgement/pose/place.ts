@@ -5,7 +5,7 @@ import { inOrder } from '../../planning/order/anyOrder.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
 import { COARSE } from '../../planning/order/shotTable.ts';
 import { executionErrorOf } from '../../player/levels.ts';
-import type { Difficulty } from '../kinds.ts';
+import type { DifficultyRanges } from '../kinds.ts';
 import type { Poser } from './poser.ts';
 import { thrown } from './thrown.ts';
 
@@ -17,7 +17,7 @@ const LEAST_CHANCE = 0.4;
 const GOOD = 0.9;
 
 /** How much of the table is good places, as a share. */
-const GOOD_SHARE: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+const GOOD_SHARE: DifficultyRanges = {
   plain: [0.25, 1],
   fair: [0.14, 0.25],
   close: [0.07, 0.14],

@@ -1,11 +1,11 @@
 import type { Verdict } from '../../planning/foresee.ts';
 import type { Random } from '../../random/random.ts';
 import type { Table } from '../../table/table.ts';
-import type { Difficulty } from '../kinds.ts';
+import type { Difficulty, DifficultyRanges } from '../kinds.ts';
 import type { CallQuestion } from '../question.ts';
 
 /** Margins of a difficulty, metres: from `least` to `most` away from the border. */
-export const MARGINS: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+export const MARGINS: DifficultyRanges = {
   plain: [0.06, 0.2],
   fair: [0.025, 0.09],
   close: [0.009, 0.04],

@@ -2,16 +2,17 @@ import { potLines, potOptions } from '../../planning/potOptions.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import { acceptanceAbout } from '../../shot/acceptanceNear.ts';
 import { rankAnswers, type Answer } from '../../tactics/ranking.ts';
+import { isAsHard, type DifficultyRanges } from '../kinds.ts';
 import type { Poser } from './poser.ts';
 import { thrown } from './thrown.ts';
-import { isApartBy, potUnit, turnAt, type Apart } from './turn.ts';
+import { potUnit, turnAt } from './turn.ts';
 
 /** The balls of a position by game, the one that is on first. */
 const BALLS = { pool: ['1', '2', '3'], snooker: ['red', 'blue', 'pink'] } as const;
 /** Pots that fall less or more often than this leave nothing to ask. */
 const CHANCES = [0.2, 0.8] as const;
-/** Each table is ranked whole: narrow ranges would be searched for minutes. */
-const APART: Apart = {
+/** Pots by which the choices differ. Each table is ranked whole: narrow ranges would be searched for minutes. */
+const APART: DifficultyRanges = {
   plain: [0.2, Infinity],
   fair: [0.1, 0.3],
   close: [0.05, 0.15],
@@ -42,7 +43,7 @@ export const posePotOrSafe: Poser = (table, random, { difficulty }) => {
   const safe = answers.find((each) => !isPot(each));
   if (pot === undefined || safe === undefined) return undefined;
   const unit = potUnit(turn);
-  if (!isApartBy(APART[difficulty], Math.abs(pot.worth - safe.worth), unit)) return undefined;
+  if (!isAsHard(APART, difficulty, Math.abs(pot.worth - safe.worth) / unit)) return undefined;
   const truth = pot.worth > safe.worth ? 'pot' : 'safe';
   return {
     kind: 'pot or safe',

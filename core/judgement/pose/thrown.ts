@@ -3,8 +3,8 @@ import type { BallOnTable } from '../../motion/shot.ts';
 import { cueBallAt } from '../../planning/windowAmong.ts';
 import type { Random } from '../../random/random.ts';
 import type { Table } from '../../table/table.ts';
-import type { Difficulty } from '../kinds.ts';
-import type { Worth } from '../question.ts';
+import type { Difficulty, DifficultyRanges } from '../kinds.ts';
+import type { Worth } from '../worth.ts';
 import { ballAt, somewhere } from './randomPot.ts';
 
 /** Centres are at least so many radii apart, and so far from the cushions, metres. */
@@ -33,7 +33,7 @@ export function thrown(
 }
 
 /** By how much the second pick is behind the best one, as a share of the best one's worth. */
-const BEHIND: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+const BEHIND: DifficultyRanges = {
   plain: [0.3, 1],
   fair: [0.15, 0.3],
   close: [0.07, 0.15],

@@ -2,7 +2,6 @@ import { executionErrorOf } from '../../player/levels.ts';
 import type { KickPosition } from '../../shot/kicks/way.ts';
 import type { Situation } from '../../tactics/situation.ts';
 import { visitPoints } from '../../tactics/visit.ts';
-import type { Difficulty } from '../kinds.ts';
 
 /** A team player's turn against one of the same level: nine-ball on a pool table, a red is on at snooker. */
 export function turnAt({ table, balls, cue }: KickPosition, on: string): Situation {
@@ -28,12 +27,4 @@ export function potUnit({ table, game, opponent, balls, cue }: Situation): numbe
     opponent,
     balls.flatMap(({ id }) => (id === cue ? [] : [id])),
   );
-}
-
-/** By how much one choice is better than the other, in pots, at each difficulty. */
-export type Apart = Readonly<Record<Difficulty, readonly [least: number, most: number]>>;
-
-/** Whether two choices lie apart as a difficulty has it. @param unit what the next pot is worth */
-export function isApartBy([least, most]: Apart[Difficulty], difference: number, unit: number): boolean {
-  return difference >= least * unit && difference <= most * unit;
 }

@@ -5,7 +5,7 @@ import { windowAmong } from '../../planning/windowAmong.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import { acceptanceNear } from '../../shot/acceptanceNear.ts';
 import type { PocketName } from '../../table/pockets.ts';
-import type { Difficulty } from '../kinds.ts';
+import type { DifficultyRanges } from '../kinds.ts';
 import type { CallQuestion } from '../question.ts';
 import type { Poser } from './poser.ts';
 import { ballAt, BALLS, randomPot, somePocket, somewhere, type Posed } from './randomPot.ts';
@@ -17,7 +17,7 @@ const ROUGH_STEP = 0.09;
 const FINE_STEP = 0.025;
 
 /** Lengths of a difficulty, metres: short windows are harder to see. */
-const LENGTHS: Readonly<Record<Difficulty, readonly [least: number, most: number]>> = {
+const LENGTHS: DifficultyRanges = {
   plain: [0.9, 9],
   fair: [0.45, 0.9],
   close: [0.2, 0.45],

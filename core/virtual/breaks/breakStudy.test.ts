@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { executionErrorOf, type LevelName } from '../../player/levels.ts';
 import { RACK_QUALITIES } from '../../rack/rackers.ts';
 import { POOL, SNOOKER } from '../../testing/balls.ts';
+import { FROM_THE_RAIL } from '../../testing/breakStroke.ts';
 import { coloursOnSpots } from '../../rack/colours.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { createRandom } from '../../random/random.ts';
@@ -10,16 +11,6 @@ import { clothLinesOf } from '../../table/markings.ts';
 import { breakShot, wayToRack, type BreakStroke } from './breakShot.ts';
 import { BACK, isBreakOffFoul, playedBreak, studyBreak } from './breakStudy.ts';
 
-/** From near the side rail on the head string, the head ball full. */
-const STROKE: BreakStroke = {
-  from: { x: POOL.length / 4, y: 0.12 },
-  at: 0,
-  covered: 1,
-  past: 'left',
-  speed: 6,
-  tip: { side: 0, height: 0 },
-  elevation: 0,
-};
 const TIGHT: RackWish = { kind: 'nine', quality: RACK_QUALITIES.tight };
 
 function study(
@@ -28,7 +19,7 @@ function study(
   { level = 'match', breaks = 60, seed = 4711 }: { level?: LevelName; breaks?: number; seed?: number } = {},
 ) {
   const error = executionErrorOf(level, 'pool');
-  return studyBreak({ table: POOL, rack, stroke: { ...STROKE, ...stroke }, error, breaks, seed });
+  return studyBreak({ table: POOL, rack, stroke: { ...FROM_THE_RAIL, ...stroke }, error, breaks, seed });
 }
 const loose = (mm: number): RackWish => ({ kind: 'nine', quality: { gap: mm * 1e-3, offset: 0, tilt: 0 } });
 const open = (between: readonly [number, number], mm: number): RackWish => ({
@@ -169,7 +160,7 @@ describe('the way of the cue ball to the rack', () => {
     const rack: RackWish = { kind: 'nine', quality: RACK_QUALITIES.tight };
     const racked = drawnRack(rack, POOL.preset, createRandom(1));
     for (const covered of [1, 0.6]) {
-      const stroke = { ...STROKE, covered };
+      const stroke = { ...FROM_THE_RAIL, covered };
       const { events, paths } = simulate(breakShot(POOL, racked, stroke), { paths: true });
       const met = events.find(({ kind }) => kind === 'ball-ball');
       const cue = paths?.find(({ id }) => id === 'cue');
@@ -183,6 +174,6 @@ describe('the way of the cue ball to the rack', () => {
       const ran = Math.hypot(place.x - stroke.from.x, place.y - stroke.from.y);
       expect(Math.abs(wayToRack(POOL, racked, stroke) - ran)).toBeLessThan(0.002);
     }
-    expect(() => wayToRack(POOL, racked, { ...STROKE, at: 12 })).toThrow(RangeError);
+    expect(() => wayToRack(POOL, racked, { ...FROM_THE_RAIL, at: 12 })).toThrow(RangeError);
   });
 });

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { DIFFICULTIES, type Difficulty } from '../../../core/judgement/kinds.ts';
 import type { Shot } from '../../../core/motion/shot.ts';
 import type { Table } from '../../../core/table/table.ts';
-import { HIDING_WORDS } from '../../words/kickCallWords.ts';
+import { hidingWords } from '../../words/kickCallWords.ts';
 import { searchPlanner } from '../../workers/planner.ts';
 
 const LARGEST_SEED = 1_000_000;
@@ -38,7 +38,7 @@ export function HideBall({ table, onHidden }: HideBallProps) {
         size="xs"
         style={{ flex: 1 }}
         allowDeselect={false}
-        data={DIFFICULTIES.map((value) => ({ value, label: HIDING_WORDS[value] }))}
+        data={DIFFICULTIES.map((value) => ({ value, label: hidingWords(value) }))}
         value={difficulty}
         onChange={(value) => setDifficulty(DIFFICULTIES.find((each) => each === value) ?? 'fair')}
       />

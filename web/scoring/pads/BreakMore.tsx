@@ -8,13 +8,15 @@ import {
   RACK_QUALITY,
   type BreakLog,
 } from '../../../core/records/breakLog.ts';
-import { POCKET_NAMES } from '../../../core/table/pockets.ts';
+import { POCKET_NAMES, type PocketName } from '../../../core/table/pockets.ts';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
 import type { BreakHabits } from './useBreakHabits.ts';
 
 /** What is rarely told of a break. */
 type Rare = Pick<BreakLog, 'first' | 'second' | 'cueBall' | 'nextShot' | 'runOut'>;
+
+const YES_NO = ['yes', 'no'] as const;
 
 interface BreakMoreProps {
   readonly seen: Rare;
@@ -26,7 +28,7 @@ interface BreakMoreProps {
 export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
   const { vocabulary } = useWords();
   const { habits, put, size, setSize, block } = breaks;
-  const pockets = POCKET_NAMES.map((name) => ({ value: name, label: pocketWords(name, vocabulary) }));
+  const pocketWord = (name: PocketName) => pocketWords(name, vocabulary);
   return (
     <details className="card">
       <summary>More about the break</summary>
@@ -34,34 +36,36 @@ export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
         <Pick
           label="First ball to"
           value={seen.first}
-          data={pockets}
-          onChange={(first) => onSeen({ first: POCKET_NAMES.find((each) => each === first) ?? null })}
+          values={POCKET_NAMES}
+          wordOf={pocketWord}
+          onChange={(first) => onSeen({ first })}
         />
         <Pick
           label="Second ball to"
           value={seen.second}
-          data={pockets}
-          onChange={(second) => onSeen({ second: POCKET_NAMES.find((each) => each === second) ?? null })}
+          values={POCKET_NAMES}
+          wordOf={pocketWord}
+          onChange={(second) => onSeen({ second })}
         />
       </Group>
       <Group gap={8} grow>
         <Pick
           label="Cue ball ended"
           value={seen.cueBall}
-          data={CUE_BALL_ENDS}
-          onChange={(value) => onSeen({ cueBall: CUE_BALL_ENDS.find((each) => each === value) ?? null })}
+          values={CUE_BALL_ENDS}
+          onChange={(cueBall) => onSeen({ cueBall })}
         />
         <Pick
           label="Next shot"
           value={seen.nextShot}
-          data={NEXT_SHOTS}
-          onChange={(value) => onSeen({ nextShot: NEXT_SHOTS.find((each) => each === value) ?? null })}
+          values={NEXT_SHOTS}
+          onChange={(nextShot) => onSeen({ nextShot })}
         />
       </Group>
       <Pick
         label="Run out from here"
         value={seen.runOut === null ? null : seen.runOut ? 'yes' : 'no'}
-        data={['yes', 'no']}
+        values={YES_NO}
         onChange={(value) => onSeen({ runOut: value === null ? null : value === 'yes' })}
       />
       <NumberInput
@@ -81,32 +85,17 @@ export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
           : `Kept for the breaks of ${block.part}; the others have their own:`}
       </Text>
       <Group gap={8} grow>
-        <Pick
-          label="Rack"
-          value={habits.rack}
-          data={RACK_QUALITY}
-          onChange={(value) => put({ rack: RACK_QUALITY.find((each) => each === value) ?? null })}
-        />
+        <Pick label="Rack" value={habits.rack} values={RACK_QUALITY} onChange={(rack) => put({ rack })} />
         <Pick
           label="Racked by"
           value={habits.rackBy}
-          data={RACK_BY}
-          onChange={(value) => put({ rackBy: RACK_BY.find((each) => each === value) ?? null })}
+          values={RACK_BY}
+          onChange={(rackBy) => put({ rackBy })}
         />
       </Group>
       <Group gap={8} grow>
-        <Pick
-          label="Aim"
-          value={habits.aim}
-          data={BREAK_AIMS}
-          onChange={(value) => put({ aim: BREAK_AIMS.find((each) => each === value) ?? null })}
-        />
-        <Pick
-          label="Pace"
-          value={habits.pace}
-          data={BREAK_PACES}
-          onChange={(value) => put({ pace: BREAK_PACES.find((each) => each === value) ?? null })}
-        />
+        <Pick label="Aim" value={habits.aim} values={BREAK_AIMS} onChange={(aim) => put({ aim })} />
+        <Pick label="Pace" value={habits.pace} values={BREAK_PACES} onChange={(pace) => put({ pace })} />
       </Group>
       <TextInput
         key={`${block?.part ?? 'A'} ${habits.cue ?? ''}`}
@@ -123,13 +112,25 @@ export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
   );
 }
 
-interface PickProps {
+interface PickProps<T extends string> {
   readonly label: string;
-  readonly value: string | null;
-  readonly data: readonly (string | { readonly value: string; readonly label: string })[];
-  readonly onChange: (value: string | null) => void;
+  readonly value: T | null;
+  readonly values: readonly T[];
+  /** What a value is called, where that is not the value itself. */
+  readonly wordOf?: (value: T) => string;
+  readonly onChange: (value: T | null) => void;
 }
 
-function Pick({ label, value, data, onChange }: PickProps) {
-  return <Select label={label} size="xs" clearable data={[...data]} value={value} onChange={onChange} />;
+/** One of some values, or none. */
+function Pick<T extends string>({ label, value, values, wordOf, onChange }: PickProps<T>) {
+  return (
+    <Select
+      label={label}
+      size="xs"
+      clearable
+      data={values.map((each) => ({ value: each, label: wordOf?.(each) ?? each }))}
+      value={value}
+      onChange={(text) => onChange(values.find((each) => each === text) ?? null)}
+    />
+  );
 }

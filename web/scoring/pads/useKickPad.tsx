@@ -14,8 +14,13 @@ import { replaysWords } from '../../words/kickWords.ts';
 import { percent } from '../../words/units.ts';
 import { onCloth } from '../scoring.ts';
 import { CONTACT_GRADES, type ContactGrade } from '../../../core/counting/gradedContact.ts';
-import { LEAVE_GRADES, type KickAttempt, type LeaveGrade } from '../../../core/counting/kickScore.ts';
-import { replaysOf, type MissedWay } from '../../../core/counting/replays.ts';
+import {
+  LEAVE_GRADES,
+  type KickAttempt,
+  type LeaveGrade,
+  type MissedWay,
+} from '../../../core/counting/kickScore.ts';
+import { replaysOf } from '../../../core/counting/replays.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
