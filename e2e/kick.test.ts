@@ -1,5 +1,16 @@
 import type { Page } from 'playwright-core';
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { gradeOfHit } from '../core/counting/gradeOfHit.ts';
+import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
+import { atStage } from '../core/drill/stage.ts';
+import { simulate } from '../core/motion/simulate.ts';
+import { executionErrorOf } from '../core/player/levels.ts';
+import { drillSchema } from '../core/records/drill.ts';
+import { middleOf } from '../core/shot/directions.ts';
+import { hitOf } from '../core/shot/kicks/hit.ts';
+import { kickFamilies } from '../core/shot/kicks/kickFamilies.ts';
+import { kickShot } from '../core/shot/kicks/way.ts';
 import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
 import { choose, pixelOf, reads, startRound } from './lib/actions.ts';
@@ -49,7 +60,7 @@ describe('a kick at the table', () => {
     await tap(3.1, 0.35);
     await reads(hint, /^Now tap where the red/);
     await tap(3.45, 0.1);
-    await reads(hint, /best pot from there: \d+ %, wide open\. Say so/);
+    await reads(hint, /best pot from there: \d+ %, wide open\..* Change what was otherwise/);
     await leave('Wide open').waitFor();
     await page.keyboard.press('2');
     await page.keyboard.press('Enter');
@@ -61,6 +72,34 @@ describe('a kick at the table', () => {
     await leave('Nothing on').waitFor();
     await page.keyboard.press('u');
     await reads(page.getByTestId('shot'), '1 / 6');
+  });
+});
+
+describe('a kick that went as the surest line has it', () => {
+  it('is told from where both balls stopped, with its thickness, and kept by one key', async () => {
+    const drill = atStage(
+      drillSchema.validateSync(JSON.parse(readFileSync('library/one-bounce.drill.json', 'utf8'))),
+      1,
+    );
+    const position = { table: POOL, balls: ballsOfSetUp(setUp(drill, POOL.preset, 1)), cue: 'cue' };
+    const wish = { targets: ['1'], mostCushions: 1, cushions: ['left'], noSide: true };
+    const [family] = kickFamilies(position, wish, executionErrorOf('team', 'pool'));
+    if (family === undefined) throw new Error('no line');
+    const result = simulate(kickShot(position, family.best.stroke, middleOf(family.best)), { paths: true });
+    const grade = gradeOfHit(hitOf(result, 'cue'), 1);
+    await startRound(page, 'Wren', 'one-bounce', 1);
+    for (const id of ['cue', '1']) {
+      const at = await pixelOf(
+        page,
+        result.rest.find((each) => each.id === id)!,
+      );
+      await page.mouse.click(at.x, at.y);
+    }
+    await reads(page.locator('.scoring-hint'), /As the surest line has it\. Change what was otherwise\.$/);
+    await page.getByRole('button', { name: `Keep “${grade}”` }).waitFor();
+    await page.keyboard.press('Enter');
+    await reads(page.getByTestId('shot'), '2 / 10');
+    await reads(page.getByTestId('last-shot'), new RegExp(grade, 'i'));
   });
 });
 

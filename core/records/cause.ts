@@ -8,6 +8,8 @@ export const CAUSES = [
   'too much side',
   'too little side',
   'wrong side of the pocket',
+  'left of the line',
+  'right of the line',
   'too high',
   'too low',
   'decelerated',

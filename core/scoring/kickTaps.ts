@@ -27,7 +27,7 @@ const UNMOVED = 0.025;
 
 /**
  * Reads a kick off two taps: where the cue ball stopped and where the ball did that was to be met. The other balls count as
- * they lay. How thick the ball was hit the taps do not tell: too many strokes end alike.
+ * they lay. How thick the ball was hit they tell of a planned stroke only (kickCause).
  * @param balls as they lay before, the cue ball among them, metres
  * @param opponent standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees)
  * @throws RangeError without one of the two balls

@@ -12,8 +12,8 @@ import { aimWords, lineWords, strokeWords } from '../words/kickWords.ts';
 import { placeInMillimetres } from '../words/places.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
-import { KICK_LEVEL, kickAskedOf } from './kickAsked.ts';
-import { kickFamiliesQuery } from './kickFamiliesQuery.ts';
+import { KICK_LEVEL, kickAskedOf } from '../planner/kick/kickAsked.ts';
+import { kickFamiliesQuery } from '../planner/kick/kickFamiliesQuery.ts';
 
 const SEED = 1;
 

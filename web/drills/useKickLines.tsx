@@ -11,7 +11,7 @@ import { KickTable } from '../planner/kick/KickTable.tsx';
 import { LineFacts } from '../planner/kick/LineFacts.tsx';
 import { isPlanKept } from '../planner/order/isKept.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
-import { KICK_LEVEL, kickAskedOf } from './kickAsked.ts';
+import { KICK_LEVEL, kickAskedOf } from '../planner/kick/kickAsked.ts';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;

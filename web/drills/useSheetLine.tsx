@@ -13,8 +13,8 @@ import { AimMark, PathMark } from '../table/marks.tsx';
 import { cushionsWords, lineWords, strokeWords } from '../words/kickWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
-import { KICK_LEVEL, kickAskedOf } from './kickAsked.ts';
-import { kickFamiliesQuery } from './kickFamiliesQuery.ts';
+import { KICK_LEVEL, kickAskedOf } from '../planner/kick/kickAsked.ts';
+import { kickFamiliesQuery } from '../planner/kick/kickFamiliesQuery.ts';
 
 /** The surest line of a drill that asks for a kick, for its sheet; nothing where the plan is kept from who looks. */
 export function useSheetLine(

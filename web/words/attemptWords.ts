@@ -29,6 +29,7 @@ export function attemptWords({
     const again = kick.repeats === 0 ? [] : [`after ${missesWords(kick)}`];
     return [grade ?? (kick.hit ? 'hit' : 'missed'), ...again, `leaves ${kick.leave}`].join(', ');
   }
+  if (grade !== undefined) return grade;
   if (balls !== undefined) {
     const worth = points === undefined || points === 0 ? [] : [`${points} points`];
     const lost = penalty === undefined || penalty === 0 ? [] : [`${penalty} given away`];

@@ -4,6 +4,7 @@ import { POOL, SNOOKER } from '../../core/testing/balls.ts';
 import {
   aimWords,
   cushionsWords,
+  kickReadWords,
   lineWords,
   missWords,
   outcomeWords,
@@ -60,5 +61,34 @@ describe('a line in words', () => {
     expect(seenWords({ seen: 0.5, usable: 0.2 }, '1')).toMatch(
       /^50\s% of the 1 can be seen; 20\s% of the straight hits are free\.$/,
     );
+  });
+});
+
+describe('what two taps tell', () => {
+  const read = { missed: false, left: 0.34, leave: 'half a chance' } as const;
+  const told = { kind: 'told', probability: 0.8 } as const;
+  const words = (fault: Parameters<typeof kickReadWords>[1]) =>
+    kickReadWords(read, fault).replace(/\s/g, ' ');
+
+  it('is what is left, how the ball was met, and what was off by how much', () => {
+    expect(words(undefined)).toBe(
+      'The opponent’s best pot from there: 34 %, half a chance. Change what was otherwise.',
+    );
+    const line = { ...told, error: 'line', cause: 'left of the line', amount: 0.0142 } as const;
+    expect(words({ grade: 'thin', fault: line })).toContain(
+      'Met thin. Probably 14 mm left of the line at the cushion.',
+    );
+    const pace = { ...told, error: 'pace', cause: 'too soft', amount: -0.08 } as const;
+    expect(words({ grade: 'full', fault: pace })).toContain('Met full. Probably 8 % too soft.');
+    const side = { ...told, error: 'side', cause: 'too much side', amount: 0.12 } as const;
+    expect(words({ grade: undefined, fault: side })).toContain(
+      'Probably too much side: the tip 12 % of a radius off.',
+    );
+  });
+
+  it('is silent on what cannot be told, and says a miss and a stroke as planned', () => {
+    expect(words({ grade: 'thick', fault: { kind: 'cannot tell' } })).not.toContain('Probably');
+    expect(words({ grade: 'thick', fault: { kind: 'on plan' } })).toContain('As the surest line has it.');
+    expect(kickReadWords({ ...read, missed: true }, undefined)).toContain('The ball was not met.');
   });
 });

@@ -4,6 +4,8 @@ import type { KickLine } from '../../core/shot/kicks/kickLines.ts';
 import type { Seen } from '../../core/shot/kicks/seen.ts';
 import type { KickStroke, Way } from '../../core/shot/kicks/way.ts';
 import type { TablePreset } from '../../core/table/preset.ts';
+import type { KickTold } from '../../core/scoring/kickCause.ts';
+import type { KickRead } from '../../core/scoring/kickTaps.ts';
 import type { MissedWay } from '../../core/counting/kickScore.ts';
 import type { Replays } from '../../core/counting/replays.ts';
 import { percent } from './units.ts';
@@ -92,6 +94,31 @@ export function replaysWords({ misses, points, drift }: Replays): string {
   if (drift === undefined) return sum;
   const goes = drift.way === 'short' ? 'stop short' : `go ${drift.way}`;
   return `${sum} They ${goes} (${drift.count} of ${drift.told}): ${NEXT_TRY[drift.way]}.`;
+}
+
+/** What two places tell of a kick: what it leaves, how it was met, and what was off in it. */
+export function kickReadWords({ left, leave, missed }: KickRead, told: KickTold | undefined): string {
+  const met = missed
+    ? ' The ball was not met.'
+    : told?.grade === undefined
+      ? ''
+      : ` Met ${metWords(told.grade)}.`;
+  const leaves = `The opponent’s best pot from there: ${percent(left)}, ${leave}.`;
+  return `${leaves}${met}${told === undefined ? '' : faultWords(told.fault)} Change what was otherwise.`;
+}
+
+function metWords(grade: NonNullable<KickTold['grade']>): string {
+  return grade === 'cushion first' ? 'off a cushion more than asked' : grade;
+}
+
+/** " Probably 14 mm left of the line at the cushion." */
+function faultWords(fault: KickTold['fault']): string {
+  if (fault.kind === 'on plan') return ' As the surest line has it.';
+  if (fault.kind === 'cannot tell') return '';
+  const size = Math.abs(fault.amount);
+  if (fault.error === 'line') return ` Probably ${Math.round(1000 * size)} mm ${fault.cause} at the cushion.`;
+  if (fault.error === 'pace') return ` Probably ${Math.round(100 * size)} % ${fault.cause}.`;
+  return ` Probably ${fault.cause}: the tip ${Math.round(100 * size)} % of a radius off.`;
 }
 
 /** "2.3 m/s, left side, butt at 18°" */

@@ -1,18 +1,7 @@
 import { Text } from '@mantine/core';
-import { useMemo, useState } from 'react';
-import type { Point } from '../../../core/math/point.ts';
-import type { BallOnTable } from '../../../core/motion/shot.ts';
-import { CUE_BALL } from '../../../core/drill/layout.ts';
-import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
-import { atStation } from '../../../core/drill/station.ts';
-import { opponentError } from '../../../core/player/opponent.ts';
-import type { Drill } from '../../../core/records/drill.ts';
-import { readKick, type KickRead, type KickTaps } from '../../../core/scoring/kickTaps.ts';
+import { useState } from 'react';
 import type { Table } from '../../../core/table/table.ts';
-import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { replaysWords } from '../../words/kickWords.ts';
-import { percent } from '../../words/units.ts';
-import { onCloth } from '../scoring.ts';
 import { CONTACT_GRADES, type ContactGrade } from '../../../core/counting/gradedContact.ts';
 import {
   LEAVE_GRADES,
@@ -22,11 +11,13 @@ import {
 } from '../../../core/counting/kickScore.ts';
 import { replaysOf } from '../../../core/counting/replays.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
+import type { Cause } from '../../../core/records/cause.ts';
 import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
 import { capital } from '../../words/vocabulary.ts';
 import type { ScoringProps } from '../ScoringLayout.tsx';
 import type { Pad } from './pad.ts';
+import { useKickTaps } from './useKickTaps.tsx';
 import { PadButton, PadRow } from './PadButton.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
 
@@ -37,12 +28,11 @@ interface KickDraft {
   /** Where each called miss went, in their order; null where nobody said. */
   readonly misses: readonly (MissedWay | null)[];
   readonly leave: LeaveGrade | null;
+  /** Why it went astray, once the hint is confirmed. */
+  readonly cause: Cause | null;
 }
 
-/** Where the balls stopped, as far as it was tapped: the cue ball first, then the ball that was to be met. */
-type Taps = Partial<KickTaps>;
-
-const FIRST: KickDraft = { grade: null, legal: true, misses: [], leave: null };
+const FIRST: KickDraft = { grade: null, legal: true, misses: [], leave: null, cause: null };
 const MOST_REPEATS = 20;
 
 /** The keys of called misses, by where they went, seen from behind the cue ball. */
@@ -63,35 +53,24 @@ function toldOf(misses: KickDraft['misses']): Pick<KickAttempt, 'repeats' | 'mis
 
 /** Hit and how thick, legal or not, what it leaves, and how often the miss was called and it was played again. */
 export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad {
-  const { course, actions, open, table } = props;
-  const [draft, setDraft] = useState(FIRST);
-  const [taps, setTaps] = useState<Taps>({});
-  const put = (change: Partial<KickDraft>) => setDraft({ ...draft, ...change });
+  const { course, actions } = props;
+  const [said, setDraft] = useState(FIRST);
+  const put = (change: Partial<KickDraft>) => setDraft({ ...said, ...change });
   const { drill } = course.counting;
-  const { scoring, task } = drill;
-  const seed = open.round.seed + actions.scoring.attempts.length;
-  const attempt = actions.scoring.attempts.length + 1;
-  const balls = useMemo(
-    () => ballsOfSetUp(setUp(atStation(drill, attempt), table.preset, seed)),
-    [drill, table, seed, attempt],
+  const { scoring } = drill;
+  const tapped = useKickTaps(props, ({ leave, missed }) =>
+    put({ leave, cause: null, ...(missed && { grade: 'miss' as const }) }),
   );
-  const read = readOf(drill, table, balls, taps);
-  /** The first tap is the cue ball, the second the other one; the third begins again. */
-  const onTap = (place: Point) => {
-    const at = onCloth(place, table);
-    const isSecond = taps.cueAt !== undefined && taps.targetAt === undefined;
-    const next: Taps = isSecond ? { ...taps, targetAt: at } : { cueAt: at };
-    setTaps(next);
-    const told = readOf(drill, table, balls, next);
-    if (told !== undefined) put({ leave: told.leave, ...(told.missed && { grade: 'miss' as const }) });
-  };
+  const { told } = tapped;
+  // What nobody has said yet is as it is worked out.
+  const draft: KickDraft = { ...said, grade: said.grade ?? told?.grade ?? null };
   const penalty = scoring.method === 'kick' ? scoring.penalty : 0;
   const before = actions.scoring.attempts.flatMap(({ log }) => log.entered?.kick ?? []);
   const replays = replaysOf([...before, toldOf(draft.misses)], penalty);
   const hit = draft.grade !== null && draft.grade !== 'miss';
-  const told = draft.grade !== null && draft.leave !== null;
+  const isSaid = draft.grade !== null && draft.leave !== null;
   const keep = () => {
-    const { grade, legal, misses, leave } = draft;
+    const { grade, legal, misses, leave, cause } = draft;
     if (grade === null || leave === null) return;
     actions.enter(
       logOf({
@@ -100,11 +79,19 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
           done: hit && legal,
           kick: { hit, legal: hit && legal, ...toldOf(misses), leave },
         },
-        shots: [{ ...BLANK_SHOT, grade, landing: taps.cueAt ?? null }],
+        shots: [
+          {
+            ...BLANK_SHOT,
+            grade,
+            landing: tapped.cueAt ?? null,
+            cause,
+            causeBy: cause === null ? null : 'hint',
+          },
+        ],
       }),
     );
     setDraft(FIRST);
-    setTaps({});
+    tapped.clear();
   };
   const grades = CONTACT_GRADES.map((grade, i): PadAction => ({
     key: String(i + 1),
@@ -142,19 +129,26 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
       disabled: draft.misses.length === 0,
     },
   ];
-  const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true, disabled: !told };
+  const fault = told?.fault;
+  const because: readonly PadAction[] =
+    fault?.kind === 'told'
+      ? [
+          {
+            key: 'h',
+            label: 'Yes, that was it',
+            run: () => put({ cause: draft.cause === null ? fault.cause : null }),
+            chosen: draft.cause !== null,
+          },
+        ]
+      : [];
+  const save: PadAction = { key: 'Enter', label: 'Keep this kick', run: keep, main: true, disabled: !isSaid };
   return {
-    actions: [...grades, ...legality, ...leaves, ...repeats, save],
-    onTap,
-    marks: (
-      <>
-        {taps.cueAt !== undefined && <LandingMark at={taps.cueAt} strong />}
-        {taps.targetAt !== undefined && <GhostMark at={taps.targetAt} radius={table.preset.ballRadius} />}
-      </>
-    ),
+    actions: [...grades, ...legality, ...leaves, ...repeats, ...because, save],
+    onTap: tapped.onTap,
+    marks: tapped.marks,
     hint:
-      hintOf(taps, read, task.kind === 'kick' ? task.target : '') ??
-      (!told
+      tapped.hint ??
+      (!isSaid
         ? 'Say how the ball was met and what it leaves, or tap where the cue ball stopped.'
         : penalty > 0
           ? `Each miss or foul gives ${penalty} away.`
@@ -165,6 +159,7 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
         <PadRow label="Rules" actions={legality} />
         <PadRow label="It leaves" actions={leaves} />
         <PadRow label="Replay" actions={repeats} />
+        {because.length > 0 && <PadRow label="Cause" actions={because} />}
         {replays.misses > 0 && (
           <Text size="sm" role="status" data-testid="replays">
             {replaysWords(replays)}
@@ -174,29 +169,4 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
       </div>
     ),
   };
-}
-
-/** What two taps tell, once both are there. */
-function readOf(
-  drill: Drill,
-  table: Table,
-  balls: readonly BallOnTable[],
-  { cueAt, targetAt }: Taps,
-): KickRead | undefined {
-  const { task } = drill;
-  const isThere = (id: string) => balls.some((ball) => ball.id === id);
-  if (cueAt === undefined || targetAt === undefined) return undefined;
-  if (task.kind !== 'kick' || !isThere(CUE_BALL) || !isThere(task.target)) return undefined;
-  const opponent = opponentError(drill, table.preset.game);
-  return readKick(table, balls, CUE_BALL, task.target, { cueAt, targetAt }, opponent);
-}
-
-function hintOf({ cueAt }: Taps, read: KickRead | undefined, target: string): string | undefined {
-  if (read !== undefined) {
-    const { left, leave, missed } = read;
-    return `The opponent’s best pot from there: ${percent(left)}, ${leave}.${missed ? ' The ball was not met.' : ''} Say so if it was otherwise.`;
-  }
-  return cueAt === undefined
-    ? undefined
-    : `Now tap where the ${target} stopped; where it lay, if it was not met.`;
 }

@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
-import { kickFamiliesOf } from '../workers/kick.ts';
-import type { KickAsked } from '../workers/kickProtocol.ts';
+import { kickFamiliesOf } from '../../workers/kick.ts';
+import type { KickAsked } from '../../workers/kickProtocol.ts';
 
 /** The lines over paces and sides of what is asked, the surest first; nothing is asked where it is undefined. */
 export const kickFamiliesQuery = (asked: KickAsked | undefined) =>

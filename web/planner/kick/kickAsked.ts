@@ -1,10 +1,10 @@
-import { CUE_BALL } from '../../core/drill/layout.ts';
-import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
-import { atStation } from '../../core/drill/station.ts';
-import { executionErrorOf } from '../../core/player/levels.ts';
-import type { Drill } from '../../core/records/drill.ts';
-import type { Table } from '../../core/table/table.ts';
-import type { KickAsked } from '../workers/kickProtocol.ts';
+import { CUE_BALL } from '../../../core/drill/layout.ts';
+import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
+import { atStation } from '../../../core/drill/station.ts';
+import { executionErrorOf } from '../../../core/player/levels.ts';
+import type { Drill } from '../../../core/records/drill.ts';
+import type { Table } from '../../../core/table/table.ts';
+import type { KickAsked } from '../../workers/kickProtocol.ts';
 
 /** Cushions at most where the way is the player's to find. */
 const CUSHIONS = 3;
