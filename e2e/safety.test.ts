@@ -59,6 +59,14 @@ describe('the bench for safeties', () => {
     await page.getByLabel('A miss is called').waitFor();
     await answers().getByRole('button', { name: 'Weigh it up' }).click();
     await reads(page.getByTestId('attack'), /points/);
+    // 13 points are left: who is 20 behind needs fouls, and plays for the frame.
+    await page.getByLabel('Points ahead in the frame').fill('-20');
+    await reads(
+      page.getByTestId('frame-score'),
+      /^13 points left on the table\. It takes 2 fouls by the opponent/,
+    );
+    await answers().getByRole('button', { name: 'Weigh it up' }).click();
+    await reads(page.getByTestId('attack'), /of the frame/);
     await page.getByLabel('A miss is called').click();
     await page.waitForURL(/miss=no/);
     await open({ shot: shotToLink(shotOf(SNOOKER, [...balls, ball('7', 2, 0.4, SNOOKER)])) });

@@ -1,3 +1,5 @@
+import { borderOf } from './roots.ts';
+
 /**
  * The standard normal distribution function Φ(z).
  * Continued fraction and series of the complementary error function as in Marsaglia, "Evaluating the Normal
@@ -15,4 +17,9 @@ export function normalCdf(z: number): number {
     if (i > 400) break;
   }
   return 0.5 + sum * Math.exp(-0.5 * z * z - 0.9189385332046727);
+}
+
+/** The value that a standard normal variable stays below with this probability, by halving. @param probability 0…1, both excluded */
+export function normalQuantile(probability: number): number {
+  return borderOf((z) => normalCdf(z) <= probability, -8, 8, 1e-9);
 }

@@ -1,12 +1,6 @@
-import { normalCdf } from '../math/normal.ts';
-import { borderOf } from '../math/roots.ts';
+import { normalQuantile } from '../math/normal.ts';
 import { createRandom } from '../random/random.ts';
 import type { Draws } from './execute.ts';
-
-/** The value that a standard normal error stays below with this probability, by halving. */
-function quantile(probability: number): number {
-  return borderOf((z) => normalCdf(z) <= probability, -8, 8, 1e-9);
-}
 
 /**
  * Errors of so many executions, in which each part takes every share of its distribution once, in a chance order (M. McKay,
@@ -16,7 +10,7 @@ function quantile(probability: number): number {
 export function latinDraws(executions: number, seed: number): readonly Draws[] {
   const random = createRandom(seed);
   const column = () => {
-    const values = Array.from({ length: executions }, (_, k) => quantile((k + 0.5) / executions));
+    const values = Array.from({ length: executions }, (_, k) => normalQuantile((k + 0.5) / executions));
     for (let k = executions - 1; k > 0; k--) {
       const other = Math.floor(random.uniform() * (k + 1));
       [values[k], values[other]] = [values[other]!, values[k]!];

@@ -5,7 +5,8 @@ import { buttOf, cueingOf } from '../player/cueing.ts';
 import { acceptanceAbout } from '../shot/acceptanceNear.ts';
 import { aimedStroke } from '../shot/potChance.ts';
 import type { Situation } from './situation.ts';
-import { worthOfEnd, type TurnEnd, type TurnJudge } from './turnEnd.ts';
+import { worthOfEnd, type TurnEnd } from './turnEnd.ts';
+import { type TurnJudge } from './turnJudge.ts';
 
 /** A stroke that may be the answer, and what it comes to as planned. */
 export interface Candidate {
@@ -30,6 +31,11 @@ const STEP = (2 * Math.PI) / 720;
 const POTS = 4;
 const POT_SPEEDS = [1.2, 2, 3];
 const POT_HEIGHTS = [-0.35, 0, 0.3];
+
+/** Strokes that are a foul are looked at in so many directions, at these paces, m/s; so many of them are tried. */
+const FOUL_DIRECTIONS = 72;
+const FOUL_SPEEDS = [0.5, 1.1, 2];
+const FOULS = 8;
 
 /** What a situation's planned strokes are valued with before it is known what it is worth itself. */
 const UNKNOWN = 0;
@@ -77,6 +83,24 @@ export function strokesAllRound(
     }
   }
   return found;
+}
+
+/**
+ * Strokes that are a foul as planned: the few that leave the opponent least, of a look round the table. Sometimes to give
+ * ball in hand, or points, is the least of what can be given.
+ */
+export function foulsToTry({ table, balls, cue }: Situation, judge: TurnJudge): readonly Candidate[] {
+  const found: Candidate[] = [];
+  for (const speed of FOUL_SPEEDS) {
+    for (let k = 0; k < FOUL_DIRECTIONS; k++) {
+      const direction = -Math.PI + (k * 2 * Math.PI) / FOUL_DIRECTIONS;
+      const strike = { ball: cue, speed, direction, tip: { side: 0, height: 0 }, elevation: 0 };
+      const shot: Shot = { table, balls, strike };
+      const planned = judge.endOf(shot);
+      if (planned.kind === 'foul') found.push({ shot, planned, worth: worthOfEnd(planned, UNKNOWN) });
+    }
+  }
+  return found.sort((a, b) => b.worth - a.worth).slice(0, FOULS);
 }
 
 /** The likeliest pots of the balls that are on, at some paces and heights. */

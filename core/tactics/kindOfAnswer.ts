@@ -6,13 +6,13 @@ import type { TurnEnd } from './turnEnd.ts';
 import { onForOpponent } from './turns.ts';
 
 /** What a stroke is meant to do, by what it does as planned. */
-export const ANSWER_NAMES = ['pot', 'hide', 'kick', 'thin hit', 'full hit', 'half hit'] as const;
+export const ANSWER_NAMES = ['pot', 'hide', 'foul', 'kick', 'thin hit', 'full hit', 'half hit'] as const;
 export type AnswerName = (typeof ANSWER_NAMES)[number];
 
 /** An answer in a few words: what it does, at which ball, by which cushions. */
 export interface AnswerKind {
   readonly name: AnswerName;
-  /** The ball that is met first. */
+  /** The ball that is met first; none is by some fouls. */
   readonly ball: string;
   /** Cushions before it. */
   readonly cushions: readonly string[];
@@ -28,6 +28,7 @@ export function kindOfAnswer(situation: Situation, shot: Shot, planned: TurnEnd)
   const cushions = hit.before;
   const named = (name: AnswerName): AnswerKind => ({ name, ball, cushions });
   if (planned.kind === 'pot') return named('pot');
+  if (planned.kind === 'foul') return { name: 'foul', ball, cushions: [] };
   if (leavesHidden(situation, shot, planned)) return named('hide');
   if (cushions.length > 0) return named('kick');
   if (hit.covered < THIN) return named('thin hit');

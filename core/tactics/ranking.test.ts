@@ -8,7 +8,8 @@ import { createRandom } from '../random/random.ts';
 import { ball, cueBall, POOL, SNOOKER } from '../testing/balls.ts';
 import { rankAnswers } from './ranking.ts';
 import type { Situation } from './situation.ts';
-import { TurnJudge, worthOfEnd, type TurnEnd } from './turnEnd.ts';
+import { worthOfEnd, type TurnEnd } from './turnEnd.ts';
+import { TurnJudge } from './turnJudge.ts';
 
 const team = executionErrorOf('team', 'pool');
 const nineBall = (balls: readonly BallOnTable[], over: Partial<Situation> = {}): Situation => ({
@@ -86,16 +87,15 @@ describe('the answers to a position', () => {
     }
   });
 
-  it('are none where no ball can be hit, and refused without one that is on', () => {
+  it('are fouls only where no ball can be hit, and refused without one that is on', () => {
     expect(() => rankAnswers({ ...AWKWARD, on: [] })).toThrow(RangeError);
     const walled = nineBall([
       cueBall(0.03, 0.03),
       ...['2', '3', '4'].map((id, i) => ball(id, 0.092 - 0.031 * i, 0.03 + 0.031 * i)),
       ball('1', 2, 1),
     ]);
-    expect(rankAnswers({ ...walled, balls: walled.balls.filter(({ id }) => id !== '3') }).answers).toEqual(
-      [],
-    );
+    const { answers } = rankAnswers({ ...walled, balls: walled.balls.filter(({ id }) => id !== '3') });
+    expect(new Set(answers.map(({ kind }) => kind.name))).toEqual(new Set(['foul']));
   });
 });
 

@@ -3,12 +3,14 @@ import type { BallAtRest, Shot } from '../motion/shot.ts';
 import { errorAsCued } from '../player/asCued.ts';
 import { executedWith, type Draws } from '../player/execute.ts';
 import { latinDraws } from '../player/latinDraws.ts';
-import { potsToTry, strokesAllRound, type Candidate } from './candidates.ts';
+import { foulsToTry, potsToTry, strokesAllRound, type Candidate } from './candidates.ts';
 import { mean } from '../statistics/summary.ts';
+import { scaleOf, worthOn, type Scale } from './frame.ts';
 import { kindOfAnswer, type AnswerKind } from './kindOfAnswer.ts';
 import { FOR_GOOD, sidesOf, toTheRight, type Sides } from './sides.ts';
 import type { Situation } from './situation.ts';
-import { TurnJudge, worthOfEnd, type EndKind, type TurnEnd } from './turnEnd.ts';
+import { worthOfEnd, type EndKind, type TurnEnd } from './turnEnd.ts';
+import { TurnJudge } from './turnJudge.ts';
 
 /** Executions at each look, and how many strokes are left for it. */
 const GLANCED = latinDraws(5, 70);
@@ -44,7 +46,9 @@ export interface Answer {
   readonly planned: TurnEnd;
   /** Expected: chance of the next pot, or points at snooker, for the player less for the opponent. */
   readonly worth: number;
-  /** Standard error of it. */
+  /** Chance of the frame, 0…1, where the frame counts: then the worth is the points for certain that are worth as much. */
+  readonly frame: number | undefined;
+  /** Standard error of the worth. */
   readonly worthError: number;
   readonly outcomes: readonly OutcomeShare[];
   /** Chance that the stroke is no foul, 0…1. */
@@ -91,10 +95,13 @@ export function rankAnswers(
   const glance = new TurnJudge(situation, true);
   const round = strokesAllRound(situation, glance, (share) => onShare(0.5 * share));
   const pots = potsToTry(situation, glance);
+  const fouls = foulsToTry(situation, glance);
   const tried = (some: readonly Candidate[], draws: readonly Draws[], by = judge) =>
     some.map((each) => played(situation, by, each, draws));
   // What a stroke does as planned says little of what it does with errors: each is tried a few times.
-  const glanced = best(tried([...pots, ...round], GLANCED, glance));
+  const scale = scaleOf(situation);
+  const best = (some: readonly Tried[]) => bestFirst(some, scale);
+  const glanced = best(tried([...pots, ...round, ...fouls], GLANCED, glance));
   const rough = best(tried(spreadOut(glanced), ROUGHLY, glance));
   onShare(0.6);
   const close = best(tried(ofAllKinds(situation, rough, CLOSE), CLOSELY, glance));
@@ -107,7 +114,7 @@ export function rankAnswers(
     onShare(0.8 + (0.2 * k) / shown.length);
     return played(situation, judge, each, FOR_GOOD);
   });
-  return ranked(situation, last);
+  return ranked(situation, last, scale);
 }
 
 /** The ends of a stroke as the player executes it. */
@@ -122,25 +129,31 @@ function played(
   return { ...candidate, ends };
 }
 
-const meanWorth = ({ ends }: Pick<Tried, 'ends'>, again: number) =>
-  ends.reduce((sum, end) => sum + worthOfEnd(end, again), 0) / ends.length;
+/** Mean worth on a scale, as what is certain and worth as much. */
+function meanWorth({ ends }: Pick<Tried, 'ends'>, again: number | undefined, scale: Scale): number {
+  return scale.pointsFor(mean(ends.map((end) => worthOn(scale, end, again))));
+}
 
 /** What the situation is worth with the best of some strokes, when a called miss may bring it back. */
-function worthWhenRepeated(some: readonly Tried[]): number {
-  let again = -Infinity;
+function worthWhenRepeated(some: readonly Tried[], scale: Scale): number {
+  const bestWith = (again: number | undefined) =>
+    Math.max(...some.map((each) => meanWorth(each, again, scale)));
   // At first as if no miss were ever played again; then by what that makes the situation worth.
-  for (let round = 0; round < ROUNDS; round++) {
-    const worth = Math.max(...some.map((each) => meanWorth(each, again === -Infinity ? Infinity : again)));
+  let again = bestWith(undefined);
+  for (let round = 1; round < ROUNDS; round++) {
+    const worth = bestWith(again);
     if (Math.abs(worth - again) < 1e-4) break;
     again = worth;
   }
   return again;
 }
 
-function best(some: readonly Tried[]): readonly Tried[] {
+function bestFirst(some: readonly Tried[], scale: Scale): readonly Tried[] {
   if (some.length === 0) return [];
-  const again = worthWhenRepeated(some);
-  return some.map((each) => ({ ...each, worth: meanWorth(each, again) })).sort((a, b) => b.worth - a.worth);
+  const again = worthWhenRepeated(some, scale);
+  return some
+    .map((each) => ({ ...each, worth: meanWorth(each, again, scale) }))
+    .sort((a, b) => b.worth - a.worth);
 }
 
 /** Some of the strokes, the first among them, without neighbours of those that are taken. */
@@ -182,10 +195,12 @@ function neighbours({ shot }: Candidate, judge: TurnJudge): readonly Candidate[]
   });
 }
 
-function ranked(situation: Situation, last: readonly Tried[]): Ranking {
+function ranked(situation: Situation, last: readonly Tried[], scale: Scale): Ranking {
   if (last.length === 0) return { answers: [], replays: undefined };
-  const again = worthWhenRepeated(last);
-  const answers = last.map((each) => answerOf(situation, each, again)).sort((a, b) => b.worth - a.worth);
+  const again = worthWhenRepeated(last, scale);
+  const answers = last
+    .map((each) => answerOf(situation, each, again, scale))
+    .sort((a, b) => b.worth - a.worth);
   const first = answers[0];
   const ends = last.find(({ shot }) => shot === first?.shot)?.ends ?? [];
   return { answers, replays: situation.missCalled ? replaysOf(ends) : undefined };
@@ -202,25 +217,27 @@ function replaysOf(ends: readonly TurnEnd[]): Replays | undefined {
 
 const KINDS: readonly EndKind[] = ['pot', ...LEAVE_GRADES, 'foul'];
 
-function answerOf(situation: Situation, { shot, planned, ends }: Tried, again: number): Answer {
+function answerOf(situation: Situation, { shot, planned, ends }: Tried, again: number, scale: Scale): Answer {
   const worths = ends.map((end) => worthOfEnd(end, again));
-  const worth = mean(worths);
-  const variance = worths.reduce((sum, each) => sum + (each - worth) ** 2, 0) / (worths.length - 1);
+  const middle = mean(worths);
+  const utility = mean(ends.map((end) => worthOn(scale, end, again)));
+  const variance = worths.reduce((sum, each) => sum + (each - middle) ** 2, 0) / (worths.length - 1);
   const outcomes = KINDS.flatMap((kind): OutcomeShare[] => {
     const own = ends
       .filter((end) => end.kind === kind)
       .sort((a, b) => worthOfEnd(a, again) - worthOfEnd(b, again));
-    const middle = own[Math.floor(own.length / 2)];
-    if (middle === undefined) return [];
+    const example = own[Math.floor(own.length / 2)];
+    if (example === undefined) return [];
     const worthOf = mean(own.map((end) => worthOfEnd(end, again)));
-    return [{ kind, share: own.length / ends.length, worth: worthOf, example: middle.rest }];
+    return [{ kind, share: own.length / ends.length, worth: worthOf, example: example.rest }];
   });
   const quiet = ends.filter(({ kind }) => kind !== 'foul' && kind !== 'pot');
   return {
     kind: kindOfAnswer(situation, shot, planned),
     shot,
     planned,
-    worth,
+    worth: scale.pointsFor(utility),
+    frame: scale.isFrame ? utility : undefined,
     worthError: Math.sqrt(variance / worths.length),
     outcomes,
     legal: ends.filter(({ kind }) => kind !== 'foul').length / ends.length,

@@ -4,7 +4,8 @@ import { executedWith, type Draws } from '../player/execute.ts';
 import { latinDraws } from '../player/latinDraws.ts';
 import { mean } from '../statistics/summary.ts';
 import type { Situation } from './situation.ts';
-import { TurnJudge, worthOfEnd } from './turnEnd.ts';
+import { worthOfEnd } from './turnEnd.ts';
+import { TurnJudge } from './turnJudge.ts';
 
 /** From this error on a stroke is off to one side, standard deviations. */
 const OFF = 0.5;

@@ -17,4 +17,6 @@ export interface Situation {
   readonly opponent: ExecutionError;
   /** At snooker: whether a miss is called, so that the opponent may have the stroke played again. */
   readonly missCalled: boolean;
+  /** At snooker: the player's points less the opponent's, where the frame counts; undefined where points alone do. */
+  readonly lead?: number | undefined;
 }

@@ -1,5 +1,5 @@
 import { toRadians } from '../math/angle.ts';
-import { ballValue } from '../counting/breakPoints.ts';
+import { pointsOnTable } from './pointsOnTable.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import { potChance } from '../shot/potChance.ts';
@@ -30,15 +30,15 @@ function ordinaryPot(table: Table, error: ExecutionError): number {
 }
 
 /**
- * Points that a visit at snooker brings once its first pot falls: pots of 3.5 points, each as likely as an ordinary one,
- * until one is missed (a geometric series), and no more than are on the table.
+ * Points that a visit at snooker brings once its first pot falls, as long as there are some: pots of 3.5 points, each as
+ * likely as an ordinary one, until one is missed (a geometric series).
  * @param error the player's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees)
- * @param objects ids of the balls on the table
  */
+export function visitLength(table: Table, error: ExecutionError): number {
+  return POINTS_A_POT / (1 - ordinaryPot(table, error));
+}
+
+/** The same, and no more than are on the table. @param objects ids of the balls on the table */
 export function visitPoints(table: Table, error: ExecutionError, objects: readonly string[]): number {
-  const reds = objects.filter((id) => id.startsWith('red')).length;
-  const colours = objects.filter((id) => !id.startsWith('red'));
-  const highest = Math.max(0, ...colours.map(ballValue));
-  const most = reds * (1 + highest) + colours.reduce((sum, id) => sum + ballValue(id), 0);
-  return Math.min(most, POINTS_A_POT / (1 - ordinaryPot(table, error)));
+  return Math.min(pointsOnTable(objects), visitLength(table, error));
 }

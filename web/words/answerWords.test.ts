@@ -1,11 +1,34 @@
 import { describe, expect, it } from 'vitest';
-import { answerName, missAdvice, outcomesWords, replayWords, worthWords } from './answerWords.ts';
+import {
+  answerName,
+  answerWorth,
+  missAdvice,
+  outcomesWords,
+  replayWords,
+  worthWords,
+} from './answerWords.ts';
 
 describe('an answer in words', () => {
   it('tells what it is worth in parts of a hundred, or in points at snooker', () => {
     expect(worthWords(-0.214, 'nine-ball')).toBe('−21 of 100');
     expect(worthWords(0.4, 'eight-ball')).toBe('+40 of 100');
     expect(worthWords(-4.25, 'snooker')).toBe('−4.3 points');
+  });
+
+  it('tells the chance of the frame where the frame counts', () => {
+    expect(answerWorth({ worth: -4.25, frame: 0.312 }, 'snooker').replace(/\s/g, ' ')).toBe(
+      '31 % of the frame',
+    );
+    expect(answerWorth({ worth: -4.25, frame: undefined }, 'snooker')).toBe('−4.3 points');
+  });
+
+  it('says that a foul is meant, and which ball it meets', () => {
+    expect(answerName({ name: 'foul', ball: '', cushions: [] }, 'pool')).toBe(
+      'Foul on purpose, meeting nothing',
+    );
+    expect(answerName({ name: 'foul', ball: 'blue', cushions: [] }, 'snooker')).toBe(
+      'Foul on purpose: meet the blue first',
+    );
   });
 
   it('is named in the player’s own words', () => {

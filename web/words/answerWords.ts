@@ -17,6 +17,11 @@ export function worthWords(worth: number, game: Game): string {
   return isPoints(game) ? `${sign}${size.toFixed(1)} points` : `${sign}${Math.round(100 * size)} of 100`;
 }
 
+/** What an answer is worth: "43 % of the frame" where the frame counts. */
+export function answerWorth({ worth, frame }: Pick<Answer, 'worth' | 'frame'>, game: Game): string {
+  return frame === undefined ? worthWords(worth, game) : `${percent(frame)} of the frame`;
+}
+
 /** "Hide the cue ball from the 3, by the left rail" */
 export function answerName({ name, ball, cushions }: AnswerKind, vocabulary: Vocabulary): string {
   const by = cushions.length === 0 ? '' : `, ${cushionsWords(cushions, vocabulary)}`;
@@ -25,6 +30,8 @@ export function answerName({ name, ball, cushions }: AnswerKind, vocabulary: Voc
       return `Pot the ${ball}${by}`;
     case 'hide':
       return `Meet the ${ball} and hide${by}`;
+    case 'foul':
+      return ball === '' ? 'Foul on purpose, meeting nothing' : `Foul on purpose: meet the ${ball} first`;
     case 'kick':
       return `${termIn(vocabulary, 'kick') === 'kick' ? 'Kick at' : 'Escape to'} the ${ball}${by}`;
     case 'thin hit':
@@ -82,7 +89,7 @@ export function attackWords({ answers }: Ranking, game: Game): string {
   if (safe === undefined) return 'No safety was found.';
   const by = pot.worth - safe.worth;
   const noise = 2 * Math.hypot(pot.worthError, safe.worthError);
-  const told = `the pot ${worthWords(pot.worth, game)}, the safety ${worthWords(safe.worth, game)}`;
+  const told = `the pot ${answerWorth(pot, game)}, the safety ${answerWorth(safe, game)}`;
   if (Math.abs(by) <= noise) return `Pot or safety: as good as each other (${told}).`;
   return by > 0 ? `Attack: ${told}.` : `Play safe: ${told}.`;
 }

@@ -16,6 +16,7 @@ import { rankingOf } from '../../workers/tactics.ts';
 import { BenchBalls, BenchHead } from '../BenchParts.tsx';
 import { WithTables } from '../WithTables.tsx';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
+import { FrameScore } from './FrameScore.tsx';
 import { ballsOn, gamesOn, safetySettingFrom, strangeBalls, turnsIn, turnWords } from './safetySetting.ts';
 
 /** What to play when no pot is easy: pots, safeties and kicks against what they leave. */
@@ -28,20 +29,21 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const bench = useBallBench(params, tables);
   const { shot, selected } = bench;
   const { preset, parameters } = shot.table;
-  const { game, turn, level, opponent, missCalled } = safetySettingFrom(params, preset);
+  const { game, turn, level, opponent, missCalled, lead } = safetySettingFrom(params, preset);
+  const objects = useMemo(() => shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id])), [shot.balls]);
   const situation = useMemo((): Situation => {
-    const ids = shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id]));
     return {
       table: shot.table,
       game,
       balls: shot.balls,
       cue: CUE,
-      on: ballsOn(game, turn, ids),
+      on: ballsOn(game, turn, objects),
       error: executionErrorOf(level, shot.table.preset.game),
       opponent: executionErrorOf(opponent, shot.table.preset.game),
       missCalled,
+      lead,
     };
-  }, [shot.table, shot.balls, game, turn, level, opponent, missCalled]);
+  }, [shot.table, shot.balls, objects, game, turn, level, opponent, missCalled, lead]);
   const asked = useMemo(
     () => ({ ...situation, table: { preset, parameters } }),
     [situation, preset, parameters],
@@ -63,10 +65,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     else return false;
     return true;
   });
-  const strange = strangeBalls(
-    game,
-    shot.balls.map(({ id }) => id),
-  );
+  const strange = strangeBalls(game, objects);
   const canAsk = strange.length === 0 && situation.on.length > 0;
 
   return (
@@ -122,13 +121,20 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             />
           </SimpleGrid>
           {game === 'snooker' && (
-            <Checkbox
-              mt={8}
-              size="xs"
-              label="A miss is called"
-              checked={missCalled}
-              onChange={(event) => set({ miss: event.currentTarget.checked ? null : 'no' })}
-            />
+            <>
+              <Checkbox
+                mt={8}
+                size="xs"
+                label="A miss is called"
+                checked={missCalled}
+                onChange={(event) => set({ miss: event.currentTarget.checked ? null : 'no' })}
+              />
+              <FrameScore
+                lead={lead}
+                onLead={(next) => set({ lead: next === undefined ? null : String(next) })}
+                objects={objects}
+              />
+            </>
           )}
         </section>
         {strange.length > 0 && (

@@ -21,6 +21,15 @@ describe('what is asked of a position', () => {
     expect(gamesOn(TABLE_PRESETS['snooker-12ft'])).toEqual(['snooker']);
   });
 
+  it('takes the score of a frame at snooker only, and no nonsense for it', () => {
+    expect(settingOf('lead=-27', 'snooker-12ft').lead).toBe(-27);
+    expect(settingOf('lead=900', 'snooker-12ft').lead).toBe(147);
+    for (const query of ['', 'lead=', 'lead=x', 'lead=1e3']) {
+      expect(settingOf(query, 'snooker-12ft').lead).toBeUndefined();
+    }
+    expect(settingOf('lead=-27', 'pool-9ft').lead).toBeUndefined();
+  });
+
   it('says which balls are on', () => {
     expect(ballsOn('nine-ball', 'usual', ['9', '3', '5'])).toEqual(['3']);
     expect(ballsOn('eight-ball', 'usual', ['1', '8', '9'])).toEqual(['1', '9']);

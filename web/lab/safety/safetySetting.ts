@@ -8,6 +8,9 @@ const LAST = '8';
 /** From this number on a ball is of the second suit. */
 const SECOND_SUIT = 9;
 
+/** Nobody is farther ahead in a frame. */
+export const MOST_LEAD = 147;
+
 /** What may be played next. */
 export const TURNS = ['usual', 'low balls', 'high balls', 'the 8', 'a colour'] as const;
 export type Turn = (typeof TURNS)[number];
@@ -20,6 +23,8 @@ export interface SafetySetting {
   readonly opponent: LevelName;
   /** At snooker: whether a miss is called. */
   readonly missCalled: boolean;
+  /** At snooker: points ahead in the frame; undefined where points alone count. */
+  readonly lead: number | undefined;
 }
 
 /** The games that are played on a table, the usual one first. */
@@ -60,6 +65,11 @@ export function ballsOn(game: Game, turn: Turn, ids: readonly string[]): readonl
   }
 }
 
+function leadFrom(text: string | null): number | undefined {
+  if (text === null || !/^-?\d{1,3}$/.test(text)) return undefined;
+  return Math.max(-MOST_LEAD, Math.min(MOST_LEAD, Number(text)));
+}
+
 /** The setting that an address names; what it does not say, or what is not of this table, is the usual. */
 export function safetySettingFrom(params: URLSearchParams, preset: TablePreset): SafetySetting {
   const games = gamesOn(preset);
@@ -71,6 +81,7 @@ export function safetySettingFrom(params: URLSearchParams, preset: TablePreset):
     level: levelOf('level'),
     opponent: levelOf('opponent'),
     missCalled: game === 'snooker' && params.get('miss') !== 'no',
+    lead: game === 'snooker' ? leadFrom(params.get('lead')) : undefined,
   };
 }
 

@@ -8,7 +8,7 @@ import {
   missAdvice,
   outcomesWords,
   replayWords,
-  worthWords,
+  answerWorth,
 } from '../../words/answerWords.ts';
 import { strokeWords } from '../../words/kickWords.ts';
 import { useWords } from '../../words/useWords.ts';
@@ -54,7 +54,7 @@ export function AnswersCard({ run, game, chosen, onChoose, tools }: AnswersCardP
           <li key={i}>
             <UnstyledButton className="plan-step" aria-pressed={i === chosen} onClick={() => onChoose(i)}>
               <Text fw={600} size="sm">
-                {i + 1}. {answerName(answer.kind, vocabulary)}: {worthWords(answer.worth, game)}
+                {i + 1}. {answerName(answer.kind, vocabulary)}: {answerWorth(answer, game)}
               </Text>
               <Text size="xs" c="dimmed">
                 {capital(outcomesWords(answer.outcomes))}
@@ -71,9 +71,11 @@ export function AnswersCard({ run, game, chosen, onChoose, tools }: AnswersCardP
       </ol>
       {ranking !== undefined && (
         <Text size="xs" c="dimmed">
-          {game === 'snooker'
-            ? 'Points that you can expect from here, less those of your opponent.'
-            : 'Your chance of the next pot, less your opponent’s, in parts of a hundred.'}
+          {ranking.answers[0]?.frame !== undefined
+            ? 'Your chance of winning the frame from here, as if both of you were equals after this turn.'
+            : game === 'snooker'
+              ? 'Points that you can expect from here, less those of your opponent.'
+              : 'Your chance of the next pot, less your opponent’s, in parts of a hundred.'}
         </Text>
       )}
     </section>

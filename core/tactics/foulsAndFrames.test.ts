@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import { executionErrorOf } from '../player/levels.ts';
+import { ball, cueBall, POOL, SNOOKER } from '../testing/balls.ts';
+import { foulsToTry } from './candidates.ts';
+import { scaleOf } from './frame.ts';
+import { rankAnswers } from './ranking.ts';
+import type { Situation } from './situation.ts';
+import { STILL } from './turnEnd.ts';
+import { TurnJudge } from './turnJudge.ts';
+
+const pool = executionErrorOf('team', 'pool');
+const snooker = executionErrorOf('team', 'snooker');
+
+/** The 1 frozen into a corner behind the 9 and the 3, the cue ball shut in by the 4 and the 5 in the other. */
+const SHUT_IN: Situation = {
+  table: POOL,
+  game: 'nine-ball',
+  balls: [
+    cueBall(0.06, 0.06),
+    ball('1', 2.45, 1.2),
+    ball('9', 2.38, 1.2),
+    ball('3', 2.45, 1.13),
+    ball('4', 0.14, 0.05),
+    ball('5', 0.05, 0.14),
+  ],
+  cue: 'cue',
+  on: ['1'],
+  error: pool,
+  opponent: pool,
+  missCalled: false,
+};
+
+/** The red behind blue and pink, a brown between it and the cue ball. */
+const SNOOKERED: Situation = {
+  table: SNOOKER,
+  game: 'snooker',
+  balls: [
+    cueBall(3.3, 0.3, SNOOKER),
+    ball('red', 0.3, 0.3, SNOOKER),
+    ball('blue', 0.37, 0.3, SNOOKER),
+    ball('pink', 0.3, 0.37, SNOOKER),
+    ball('brown', 3.2, 0.3, SNOOKER),
+    ball('black', 3.2, 0.9, SNOOKER),
+  ],
+  cue: 'cue',
+  on: ['red'],
+  error: snooker,
+  opponent: snooker,
+  missCalled: false,
+};
+
+/** Pink and black, thirteen points. */
+const LAST_TWO: Situation = {
+  ...SNOOKERED,
+  balls: [cueBall(1, 0.9, SNOOKER), ball('pink', 1.6, 1.3, SNOOKER), ball('black', 3.2, 0.9, SNOOKER)],
+  on: ['pink'],
+};
+
+describe('a foul on purpose', () => {
+  it('is what is left where no stroke meets the ball that is on, and is called so', () => {
+    const { answers } = rankAnswers(SHUT_IN);
+    expect(answers.length).toBeGreaterThan(0);
+    expect(answers[0]).toMatchObject({ kind: { name: 'foul' }, legal: 0 });
+  });
+
+  it('is tried as a foul only, the one that gives least first', () => {
+    const fouls = foulsToTry(SNOOKERED, new TurnJudge(SNOOKERED, true));
+    for (const { planned } of fouls) expect(planned.kind).toBe('foul');
+    expect(fouls.map(({ worth }) => worth)).toEqual(
+      [...fouls.map(({ worth }) => worth)].sort((a, b) => b - a),
+    );
+  });
+});
+
+describe('the score of a frame', () => {
+  it('tells when the pot is no use: who needs a foul leaves the pink', () => {
+    const [first, ...rest] = rankAnswers({ ...LAST_TWO, lead: -14 }).answers;
+    expect(first?.kind.name).not.toBe('pot');
+    expect(first?.frame).toBeGreaterThan(0);
+    expect(first?.frame).toBeLessThan(0.3);
+    const frames = [first, ...rest].map((answer) => answer?.frame ?? NaN);
+    expect(frames).toEqual([...frames].sort((a, b) => b - a));
+  });
+
+  it('counts at snooker only, and points for certain are worth themselves', () => {
+    expect(scaleOf({ ...SHUT_IN, lead: 5 }).isFrame).toBe(false);
+    const scale = scaleOf({ ...LAST_TWO, lead: -3 });
+    for (const points of [-8, 0, 6]) {
+      expect(scale.pointsFor(scale.worthOf(points, 13, STILL))).toBeCloseTo(points, 4);
+    }
+    expect(scale.worthOf(6, 7, STILL)).toBeGreaterThan(scale.worthOf(0, 13, STILL));
+    expect(scale.worthOf(-6, 7, STILL)).toBe(0);
+    // The last black for all: three in four have it, and win.
+    expect(scale.worthOf(4 + 0.75 * 7, 7, { chance: 0.75, points: 7 })).toBeGreaterThan(0.75);
+  });
+});
