@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
 import { ball, cueBall, POOL, shotOf, SNOOKER } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
-import { choose, reads } from './lib/actions.ts';
+import { choose, pixelOf, reads, startRound } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -59,11 +59,11 @@ describe('the bench for safeties', () => {
     await page.getByLabel('A miss is called').waitFor();
     await answers().getByRole('button', { name: 'Weigh it up' }).click();
     await reads(page.getByTestId('attack'), /points/);
-    // 13 points are left: who is 20 behind needs fouls, and plays for the frame.
+    // 11 points are left: who is 20 behind needs fouls, and plays for the frame.
     await page.getByLabel('Points ahead in the frame').fill('-20');
     await reads(
       page.getByTestId('frame-score'),
-      /^13 points left on the table\. It takes 2 fouls by the opponent/,
+      /^11 points left on the table\. It takes 3 fouls by the opponent/,
     );
     await answers().getByRole('button', { name: 'Weigh it up' }).click();
     await reads(page.getByTestId('attack'), /of the frame/);
@@ -71,5 +71,30 @@ describe('the bench for safeties', () => {
     await page.waitForURL(/miss=no/);
     await open({ shot: shotToLink(shotOf(SNOOKER, [...balls, ball('7', 2, 0.4, SNOOKER)])) });
     await reads(page.getByRole('alert'), /^7: no ball of this game/);
+  });
+});
+
+describe('a safety drill', () => {
+  it('tells on its page what to play, drawn on its own table, and opens it in the lab', async () => {
+    await page.goto('/drills/leave-nothing?stage=1');
+    await answers().getByRole('button', { name: 'Weigh it up' }).click();
+    await reads(page.getByTestId('attack'), /^(Play safe|Attack|Pot or safety|No pot)/);
+    await page.getByLabel('The table with the answer').waitFor();
+    await answers().getByRole('link', { name: 'Open in the lab' }).click();
+    await page.waitForURL(/lab\/safety\?.*opponent=title/);
+  });
+
+  it('is judged by two taps: done where nothing is left, and kept by one key', async () => {
+    await startRound(page, 'Wren', 'hit-and-hold', 1);
+    const tap = async (x: number, y: number) => {
+      const at = await pixelOf(page, { x, y }, 'landscape', 'eight-7ft');
+      await page.mouse.click(at.x, at.y);
+    };
+    await tap(0.3, 0.3);
+    await tap(1.6, 0.8);
+    await reads(page.locator('.scoring-hint'), /As the drill asks|Not what the drill asks to be left/);
+    await page.getByRole('button', { name: /^Keep: / }).waitFor();
+    await page.keyboard.press('Enter');
+    await reads(page.getByTestId('shot'), '2 / 10');
   });
 });

@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { reads } from './lib/actions.ts';
 import { describe, expect, it } from 'vitest';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -66,6 +67,17 @@ describe('a set-up sheet', () => {
     // In the mirror it goes by the other one.
     await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
     await line.getByText(/^By the right rail/).waitFor({ timeout: 60_000 });
+  });
+
+  it('of a safety has the best answer, what it is worth and on which side to err', async () => {
+    await page.goto('/drills/leave-nothing/sheet?stage=1');
+    const answer = page.getByRole('region', { name: 'What to play' });
+    await answer.waitFor({ timeout: 90_000 });
+    await reads(answer, /of 100 for a team player against a title player\..*m\/s/s);
+    // Both balls' ways are drawn.
+    expect(
+      await page.locator('.sheet svg.table-drawing polyline, .sheet svg.table-drawing path').count(),
+    ).toBeGreaterThan(2);
   });
 
   it('of a kick from several places lists them, each with its own line, on one page', async () => {

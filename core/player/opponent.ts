@@ -12,10 +12,10 @@ export function judgesLeave({
   task,
   scoring,
 }: {
-  readonly task: { readonly kind: string };
+  readonly task: { readonly kind: string; readonly leave?: string | undefined };
   readonly scoring: { readonly method: string };
 }): boolean {
-  return task.kind === 'safety' || scoring.method === 'kick';
+  return task.kind === 'safety' || task.leave !== undefined || scoring.method === 'kick';
 }
 
 /** The level of the opponent that a drill's leaves are judged by. */

@@ -27,6 +27,7 @@ function played(draws: Draws) {
   return {
     taps: { cueAt: { x: cue!.x, y: cue!.y }, targetAt: { x: target!.x, y: target!.y } },
     covered: hit.covered,
+    reached: hit.reached,
     missed: hit.first !== '1',
     lies: isOnTable(cue!) && isOnTable(target!),
   };
@@ -53,22 +54,27 @@ describe('what two places tell of a kick', () => {
 
   it('does not explain what no such stroke does', () => {
     const far = { cueAt: { x: 0.1, y: 1.2 }, targetAt: { x: 2.5, y: 1.2 } };
-    expect(kickCause(cloud, far, false)).toEqual({ grade: undefined, fault: { kind: 'cannot tell' } });
+    expect(kickCause(cloud, far, false)).toEqual({
+      grade: undefined,
+      legal: undefined,
+      fault: { kind: 'cannot tell' },
+    });
     expect(() => kickCloud({ ...plan, target: '5' }, team)).toThrow(RangeError);
   });
 
   it('tells how thick strokes with all errors at once were met, and what was off in them, rightly', () => {
     const random = createRandom(99);
-    let [told, right, causes, signs] = [0, 0, 0, 0];
+    let [told, right, causes, signs, lawful] = [0, 0, 0, 0, 0];
     for (let k = 0; k < 120; k++) {
       const draws = drawErrors(random);
-      const { taps, covered, missed, lies } = played(draws);
+      const { taps, covered, missed, reached, lies } = played(draws);
       if (!lies) continue;
-      const { grade, fault } = kickCause(cloud, taps, missed);
+      const { grade, legal, fault } = kickCause(cloud, taps, missed);
       if (grade !== undefined) {
         told++;
         const real = missed ? 'miss' : covered >= 0.7 ? 'full' : covered >= 0.4 ? 'thick' : 'thin';
         if (grade === real) right++;
+        if (legal === undefined || legal === (!missed && reached)) lawful++;
       }
       if (fault.kind !== 'told') continue;
       causes++;
@@ -76,6 +82,7 @@ describe('what two places tell of a kick', () => {
     }
     expect(told).toBeGreaterThan(25);
     expect(right / told).toBeGreaterThan(0.95);
+    expect(lawful / told).toBeGreaterThan(0.95);
     expect(causes).toBeGreaterThan(5);
     expect(signs / causes).toBeGreaterThan(0.85);
   });

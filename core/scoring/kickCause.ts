@@ -10,8 +10,8 @@ import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { Cause } from '../records/cause.ts';
 import { aimPointOf } from '../shot/kicks/aimPoint.ts';
-import { hitOf } from '../shot/kicks/hit.ts';
-import { isOnTable } from '../shot/outcome.ts';
+import { hitOf, isLegalHit } from '../shot/kicks/hit.ts';
+import { ballLost, isOnTable } from '../shot/outcome.ts';
 import { STROKE_ERRORS, type StrokeError } from './attribution.ts';
 import type { KickTaps } from './kickTaps.ts';
 
@@ -31,6 +31,8 @@ interface ErringKick {
   /** Undefined where the ball fell. */
   readonly targetAt: Point | undefined;
   readonly grade: ContactGrade;
+  /** Legal by the game's rules. */
+  readonly legal: boolean;
 }
 
 /** How a planned kick answers to a player's errors: many executions of it. */
@@ -58,6 +60,8 @@ export type KickFault =
 export interface KickTold {
   /** How it was met, where most strokes that end so were met alike. */
   readonly grade: ContactGrade | undefined;
+  /** Whether it was legal, where most of those strokes agree. */
+  readonly legal: boolean | undefined;
   readonly fault: KickFault;
 }
 
@@ -83,11 +87,13 @@ function endOf({ shot, target, cushions }: PlannedKick, sizes: ExecutionError, d
   const result = simulate(executedWith(shot, sizes, draws), { paths: true });
   const [struck, ball] = [cue, target].map((id) => result.rest.find((each) => each.id === id));
   const hit = hitOf(result, cue);
+  const isLost = struck === undefined || !isOnTable(struck) || ballLost(result.rest);
   const grade: ContactGrade = hit.first === target ? gradeOfHit(hit, cushions) : 'miss';
   return {
     cueAt: struck !== undefined && isOnTable(struck) ? { x: struck.x, y: struck.y } : undefined,
     targetAt: ball !== undefined && isOnTable(ball) ? { x: ball.x, y: ball.y } : undefined,
     grade,
+    legal: hit.first === target && !isLost && isLegalHit(hit, shot.table.preset.game),
   };
 }
 
@@ -167,6 +173,7 @@ function amountOf(cloud: KickCloud, error: StrokeError, z: number): number {
 export function kickCause(cloud: KickCloud, { cueAt, targetAt }: KickTaps, missed: boolean): KickTold {
   const planned = endOf(cloud.plan, cloud.sizes, NONE);
   const grades = new Map<ContactGrade, number>();
+  const legalities = new Map<boolean, number>();
   const causes = new Map<StrokeError, { weight: number; z: number }>();
   let whole = 0;
   for (const kick of cloud.kicks) {
@@ -177,6 +184,7 @@ export function kickCause(cloud: KickCloud, { cueAt, targetAt }: KickTaps, misse
     const weight = Math.exp(-0.5 * off * off);
     whole += weight;
     grades.set(kick.grade, (grades.get(kick.grade) ?? 0) + weight);
+    legalities.set(kick.legal, (legalities.get(kick.legal) ?? 0) + weight);
     if (planned.cueAt === undefined) continue;
     const because = becauseOf(cloud, planned.cueAt, kick);
     if (because === undefined) continue;
@@ -185,20 +193,20 @@ export function kickCause(cloud: KickCloud, { cueAt, targetAt }: KickTaps, misse
   }
   const told = <T>(weights: Iterable<readonly [T, number]>) =>
     whole < LEAST_NEAR ? undefined : [...weights].find(([, weight]) => weight >= TOLD * whole)?.[0];
-  const grade = told(grades);
+  const met = { grade: told(grades), legal: told(legalities) };
   const isAsPlanned =
     !missed &&
     planned.cueAt !== undefined &&
     planned.targetAt !== undefined &&
     distance(planned.cueAt, cueAt) <= ON_PLAN &&
     distance(planned.targetAt, targetAt) <= ON_PLAN;
-  if (isAsPlanned) return { grade, fault: { kind: 'on plan' } };
+  if (isAsPlanned) return { ...met, fault: { kind: 'on plan' } };
   const error = told([...causes].map(([each, { weight }]) => [each, weight] as const));
   const sum = error === undefined ? undefined : causes.get(error);
-  if (error === undefined || sum === undefined) return { grade, fault: { kind: 'cannot tell' } };
+  if (error === undefined || sum === undefined) return { ...met, fault: { kind: 'cannot tell' } };
   const z = sum.z / sum.weight;
   return {
-    grade,
+    ...met,
     fault: {
       kind: 'told',
       error,

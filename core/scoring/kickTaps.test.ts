@@ -28,7 +28,8 @@ describe('a kick that is read off two taps', () => {
     expect(straight.leave).toBe('wide open');
     // The 2 lies right between the two balls.
     const hidden = read([0.6, 0.5], [0.9, 0.56]);
-    expect(hidden).toMatchObject({ left: 0, leave: 'nothing on' });
+    expect(hidden).toMatchObject({ left: 0, leave: 'nothing on', hidden: true });
+    expect(straight.hidden).toBe(false);
     // Tapped a little into the ball, the cue ball touches it.
     expect(read([2.34, 1.1], [2.35, 1.12]).left).toBeGreaterThanOrEqual(0);
   });

@@ -3,7 +3,7 @@ import type { LeaveGrade } from '../counting/kickScore.ts';
 import { distance, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable } from '../motion/shot.ts';
-import { bestLeft } from '../planning/safety/leave.ts';
+import { bestLeft, isHidden } from '../planning/safety/leave.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { Table } from '../table/table.ts';
 
@@ -20,6 +20,8 @@ export interface KickRead {
   /** Chance of the opponent's best pot, 0…1, and how that is graded. */
   readonly left: number;
   readonly leave: LeaveGrade;
+  /** Whether no straight way to a ball that they may play is left. */
+  readonly hidden: boolean;
 }
 
 /** A ball that was tapped this near to where it lay has not moved, metres. */
@@ -51,7 +53,7 @@ export function readKick(
   // A finger may put balls a little into each other: they touch then.
   const struck = outOf({ ...cue, ...cueAt }, objects);
   const left = bestLeft(table, opponent, struck, objects, target);
-  return { missed, left, leave: leaveGrade(left) };
+  return { missed, left, leave: leaveGrade(left), hidden: isHidden(table, struck, objects, target) };
 }
 
 /** A ball where it was tapped, moved out of the nearest other that it would lie in. */

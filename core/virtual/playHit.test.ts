@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import type { AskedLeave } from '../counting/leaveGrade.ts';
 import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { atStage } from '../drill/stage.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -8,7 +9,7 @@ import { createRandom } from '../random/random.ts';
 import { drillSchema } from '../records/drill.ts';
 import { hitOf } from '../shot/kicks/hit.ts';
 import { buildTable } from '../table/table.ts';
-import { planHit } from './playHit.ts';
+import { planHit, playHit } from './playHit.ts';
 
 describe('a virtual player’s safety', () => {
   it('goes by a cushion first where the drill asks for it', () => {
@@ -27,5 +28,30 @@ describe('a virtual player’s safety', () => {
     const hit = hitOf(simulate(plan, { paths: true }), 'cue');
     expect(hit.first).toBe(task.target);
     expect(hit.before.length).toBeGreaterThan(0);
+  });
+
+  it('is done where the drill asks for a snooker only when it leaves one', () => {
+    const read = drillSchema.validateSync(
+      JSON.parse(readFileSync('library/hit-and-hold.drill.json', 'utf8')),
+    );
+    const drill = atStage(read, 1);
+    if (drill.task.kind !== 'safety') throw new Error('hit-and-hold is a safety drill');
+    const table = buildTable(drill.table);
+    const hidden = { ...drill.task, leave: 'hidden' } as const;
+    const balls = ballsOfSetUp(setUp(drill, table.preset, 1));
+    const error = executionErrorOf('match', table.preset.game);
+    const cue = balls.find(({ id }) => id === 'cue')!;
+    const player = (seed: number) => ({ table, error, random: createRandom(seed) });
+    const plan = planHit(player(3), { ...drill, task: hidden }, hidden, balls, cue);
+    const done = (leave: AskedLeave) => {
+      const task = { ...hidden, leave };
+      const same = player(4);
+      return Array.from({ length: 200 }, () => playHit(same, { ...drill, task }, task, plan)).filter(
+        (each) => each.done,
+      ).length;
+    };
+    expect(done('hidden')).toBeGreaterThan(20);
+    // What cannot be seen cannot be potted either.
+    expect(done('hidden')).toBeLessThanOrEqual(done('nothing on'));
   });
 });

@@ -1,13 +1,13 @@
 import type { ContactGrade } from '../counting/gradedContact.ts';
 import { gradeOfHit } from '../counting/gradeOfHit.ts';
 import { givenAway } from '../counting/kickScore.ts';
-import { leaveGrade } from '../counting/leaveGrade.ts';
+import { isAskedLeave, leaveAsked, leaveGrade } from '../counting/leaveGrade.ts';
 import type { AttemptOutcome } from '../drill/round.ts';
 import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
 import { safeties, type HitWish } from '../planning/safety/safeties.ts';
-import { bestLeft } from '../planning/safety/leave.ts';
+import { bestLeft, isHidden } from '../planning/safety/leave.ts';
 import { judgesLeave, opponentError } from '../player/opponent.ts';
 import type { Drill } from '../records/drill.ts';
 import type { Game } from '../table/preset.ts';
@@ -81,7 +81,7 @@ export function planHit(
       .map((shot) => ({
         shot,
         worth: worthAsPlayed(player, shot, executions, (played) =>
-          worthOf(drill, task, judged(player, drill, task, played, true)),
+          worthOf(drill, judged(player, drill, task, played, true)),
         ),
       }))
       .sort((x, y) => y.worth - x.worth)
@@ -123,15 +123,13 @@ function spreadOut(all: readonly Shot[]): readonly Shot[] {
 const TIE = 0.01;
 
 /** What a drill gives for a kick or a safety, 0…1: its points, or what it does not give away. */
-function worthOf({ scoring }: Drill, { kind }: HitTask, { met, legal, grade, given }: Judged): number {
+function worthOf({ scoring }: Drill, { met, legal, grade, given, asAsked }: Judged): number {
   const leave = leaveGrade(given);
   if (scoring.method === 'kick') {
     const most = scoring.penalty + Math.max(1, ...Object.values(scoring.leaveCosts));
     return 1 - givenAway({ hit: met, legal, repeats: 0, leave }, scoring) / most - TIE * given;
   }
-  if (scoring.method !== 'graded-contact') {
-    return (legal && (kind === 'kick' || leave === 'nothing on') ? 1 : 0) - TIE * given;
-  }
+  if (scoring.method !== 'graded-contact') return (legal && asAsked ? 1 : 0) - TIE * given;
   const points = scoring.points[met ? grade : 'miss'];
   return points / Math.max(1, ...Object.values(scoring.points)) - TIE * given;
 }
@@ -148,6 +146,8 @@ interface Judged {
   readonly grade: ContactGrade;
   /** Chance that the opponent is given, 0…1: all of it after a miss or a foul. */
   readonly given: number;
+  /** Whether it leaves what is asked for. */
+  readonly asAsked: boolean;
 }
 
 /** Leaves are looked at only where the drill judges them. @param asPlanned to choose by: less closely */
@@ -168,12 +168,18 @@ function judged(
   const foul = cue === undefined || ballLost(result.rest);
   const opponent = opponentError(drill, table.preset.game);
   const source = asPlanned ? acceptanceAbout : undefined;
+  const asked = leaveAsked(task);
+  const hides = () => asked === 'hidden' && cue !== undefined && isHidden(table, cue, objects, task.target);
   const left = foul || !judgesLeave(drill) ? 1 : bestLeft(table, opponent, cue, objects, task.target, source);
+  const given = met ? left : 1;
   return {
     met,
     legal: met && !foul && isLegalHit(hit, table.preset.game),
     grade: met ? gradeOf(task, hit) : 'miss',
-    given: met ? left : 1,
+    given,
+    asAsked:
+      asked === undefined ||
+      (cue !== undefined && isAskedLeave(asked, { leave: leaveGrade(given), hidden: hides() })),
   };
 }
 
@@ -191,10 +197,14 @@ export function playHit(
   if (plan === undefined) return { done: false, grade: 'miss', kick: missed };
   const called = drill.scoring.method === 'kick' && drill.scoring.penalty > 0;
   for (let repeats = 0; ; repeats++) {
-    const { met, legal, grade, given } = judged(player, drill, task, playedBy(player, plan, player.random));
+    const { met, legal, grade, given, asAsked } = judged(
+      player,
+      drill,
+      task,
+      playedBy(player, plan, player.random),
+    );
     if (!met && called && repeats < MOST_REPEATS) continue;
     const leave = leaveGrade(given);
-    const done = legal && (task.kind === 'kick' || leave === 'nothing on');
-    return { done, grade, kick: { hit: met, legal, repeats, leave } };
+    return { done: legal && asAsked, grade, kick: { hit: met, legal, repeats, leave } };
   }
 }

@@ -33,6 +33,7 @@ import { RevisionList } from './RevisionList.tsx';
 import { RulesCard } from './RulesCard.tsx';
 import { useClearancePlan } from './useClearancePlan.tsx';
 import { useKickLines } from './useKickLines.tsx';
+import { useSafetyAnswers } from './useSafetyAnswers.tsx';
 import { usePlayback } from '../table/usePlayback.ts';
 import { useSetting } from '../controls/useSetting.ts';
 
@@ -66,6 +67,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const playback = usePlayback(plan.data);
   const clearance = useClearancePlan(staged, stage, built);
   const kick = useKickLines(staged, built);
+  const safety = useSafetyAnswers(staged, built);
   return (
     <div
       style={{
@@ -135,7 +137,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             />
           </Group>
         </Group>
-        {clearance?.drawing ?? kick?.drawing ?? (
+        {clearance?.drawing ?? kick?.drawing ?? safety?.drawing ?? (
           <DrillDrawing
             drill={staged}
             stage={stage}
@@ -184,6 +186,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
         )}
         {clearance?.card}
         {kick?.card}
+        {safety?.card}
         <BenchmarkPanel entry={entry} stage={stage} table={choice} />
         {game !== undefined && <RulesCard game={game} />}
         <SchoolCards schools={drill.schools} />

@@ -26,6 +26,7 @@ import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
 import { useSetting } from '../controls/useSetting.ts';
 import { StationList } from './StationList.tsx';
+import { useSheetSafety } from './useSheetSafety.tsx';
 import { useSheetLine } from './useSheetLine.tsx';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
@@ -55,7 +56,9 @@ function Sheet({ document, tables }: SheetProps) {
   const drill = mirrored ? mirrorDrill(staged, table.width) : staged;
   const position = isPositionDrill(drill) ? drill : undefined;
   const plan = useQuery(planQuery(position, on));
-  const line = useSheetLine(drill, table, seed);
+  const ofKick = useSheetLine(drill, table, seed);
+  const ofSafety = useSheetSafety(drill, table, seed);
+  const line = ofKick ?? ofSafety;
   const tolerance = useQuery(toleranceQuery(position, on, setShare));
   return (
     <main className="sheet">

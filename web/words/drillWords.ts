@@ -1,3 +1,4 @@
+import type { AskedLeave } from '../../core/counting/leaveGrade.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { judgesLeave, opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
@@ -41,17 +42,23 @@ export function taskInWords({ task }: Drill, vocabulary: Vocabulary): string {
       return `Break on the ${task.hit}.`;
     case 'kick':
       return task.cushions.length === 0
-        ? `Hit the ${task.target} by a way of your own.`
-        : `Hit the ${task.target} by ${cushions(task.cushions.length)}.`;
+        ? `Hit the ${task.target} by a way of your own${leaveWords(task.leave)}.`
+        : `Hit the ${task.target} by ${cushions(task.cushions.length)}${leaveWords(task.leave)}.`;
     case 'plant':
       return `Play the ${task.first} on to the ${task.pot} and pot it.`;
     case 'double':
       return `Pot the ${task.pot} by ${cushions(task.cushions.length)}.`;
     case 'safety':
-      return `Meet the ${task.target} first: ${task.aim}.`;
+      return `Meet the ${task.target} first: ${task.aim}${leaveWords(task.leave)}.`;
     case 'call':
       return `Say before it is shown: ${task.question}.`;
   }
+}
+
+/** ", and leave no straight way to a ball", where a drill asks for a leave. */
+function leaveWords(leave: AskedLeave | undefined): string {
+  if (leave === undefined) return '';
+  return leave === 'hidden' ? ', and leave no straight way to a ball' : ', and leave nothing on';
 }
 
 /** How the round is counted, in a sentence. */

@@ -65,7 +65,7 @@ describe('a line in words', () => {
 });
 
 describe('what two taps tell', () => {
-  const read = { missed: false, left: 0.34, leave: 'half a chance' } as const;
+  const read = { missed: false, left: 0.34, leave: 'half a chance', hidden: false } as const;
   const told = { kind: 'told', probability: 0.8 } as const;
   const words = (fault: Parameters<typeof kickReadWords>[1]) =>
     kickReadWords(read, fault).replace(/\s/g, ' ');
@@ -75,20 +75,27 @@ describe('what two taps tell', () => {
       'The opponent’s best pot from there: 34 %, half a chance. Change what was otherwise.',
     );
     const line = { ...told, error: 'line', cause: 'left of the line', amount: 0.0142 } as const;
-    expect(words({ grade: 'thin', fault: line })).toContain(
+    expect(words({ grade: 'thin', legal: true, fault: line })).toContain(
       'Met thin. Probably 14 mm left of the line at the cushion.',
     );
     const pace = { ...told, error: 'pace', cause: 'too soft', amount: -0.08 } as const;
-    expect(words({ grade: 'full', fault: pace })).toContain('Met full. Probably 8 % too soft.');
+    expect(words({ grade: 'full', legal: true, fault: pace })).toContain('Met full. Probably 8 % too soft.');
     const side = { ...told, error: 'side', cause: 'too much side', amount: 0.12 } as const;
-    expect(words({ grade: undefined, fault: side })).toContain(
+    expect(words({ grade: undefined, legal: undefined, fault: side })).toContain(
       'Probably too much side: the tip 12 % of a radius off.',
     );
   });
 
   it('is silent on what cannot be told, and says a miss and a stroke as planned', () => {
-    expect(words({ grade: 'thick', fault: { kind: 'cannot tell' } })).not.toContain('Probably');
-    expect(words({ grade: 'thick', fault: { kind: 'on plan' } })).toContain('As the surest line has it.');
+    expect(words({ grade: 'thick', legal: false, fault: { kind: 'cannot tell' } })).not.toContain('Probably');
+    expect(words({ grade: 'thick', legal: false, fault: { kind: 'cannot tell' } })).toContain(
+      'Met thick, a foul: no ball reached a cushion.',
+    );
+    expect(kickReadWords(read, undefined, false)).toContain('Not what the drill asks to be left.');
+    expect(kickReadWords(read, undefined, true)).toContain('As the drill asks.');
+    expect(words({ grade: 'thick', legal: true, fault: { kind: 'on plan' } })).toContain(
+      'As the surest line has it.',
+    );
     expect(kickReadWords({ ...read, missed: true }, undefined)).toContain('The ball was not met.');
   });
 });

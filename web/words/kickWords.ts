@@ -97,14 +97,21 @@ export function replaysWords({ misses, points, drift }: Replays): string {
 }
 
 /** What two places tell of a kick: what it leaves, how it was met, and what was off in it. */
-export function kickReadWords({ left, leave, missed }: KickRead, told: KickTold | undefined): string {
+export function kickReadWords(
+  { left, leave, missed }: KickRead,
+  told: KickTold | undefined,
+  asAsked?: boolean,
+): string {
+  const foul = told?.legal === false ? ', a foul: no ball reached a cushion' : '';
   const met = missed
     ? ' The ball was not met.'
     : told?.grade === undefined
       ? ''
-      : ` Met ${metWords(told.grade)}.`;
-  const leaves = `The opponent’s best pot from there: ${percent(left)}, ${leave}.`;
-  return `${leaves}${met}${told === undefined ? '' : faultWords(told.fault)} Change what was otherwise.`;
+      : ` Met ${metWords(told.grade)}${foul}.`;
+  const best = `The opponent’s best pot from there: ${percent(left)}, ${leave}.`;
+  const asked =
+    asAsked === undefined ? '' : asAsked ? ' As the drill asks.' : ' Not what the drill asks to be left.';
+  return `${best}${asked}${met}${told === undefined ? '' : faultWords(told.fault)} Change what was otherwise.`;
 }
 
 function metWords(grade: NonNullable<KickTold['grade']>): string {

@@ -1,6 +1,7 @@
 import type { BallOnTable } from '../../motion/shot.ts';
 import type { ExecutionError } from '../../player/levels.ts';
 import type { Table } from '../../table/table.ts';
+import { seenOf } from '../../shot/kicks/seen.ts';
 import { bestPotChance } from '../bestPot.ts';
 import type { AcceptanceSource } from '../potOptions.ts';
 
@@ -10,6 +11,21 @@ function opponentsBalls(target: string, objects: readonly BallOnTable[]): readon
   return target.startsWith('red')
     ? ids.filter((id) => id.startsWith('red'))
     : ids.filter((id) => id === target);
+}
+
+/**
+ * Whether no straight way is left to any ball that an opponent may play.
+ * @param cue, objects as they lie afterwards @param target the ball that was on for the player, as it is for the opponent
+ */
+export function isHidden(
+  table: Table,
+  cue: BallOnTable,
+  objects: readonly BallOnTable[],
+  target: string,
+): boolean {
+  const theirs = opponentsBalls(target, objects);
+  const position = { table, balls: [cue, ...objects], cue: cue.id };
+  return theirs.length > 0 && theirs.every((id) => seenOf(position, id).usable === 0);
 }
 
 /**

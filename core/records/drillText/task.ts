@@ -1,3 +1,4 @@
+import { ASKED_LEAVES } from '../../counting/leaveGrade.ts';
 import { array, lazy, object } from 'yup';
 import { POCKET_NAMES } from '../../table/pockets.ts';
 import { choice, count, finite, noneOf, text } from '../fields.ts';
@@ -31,6 +32,9 @@ export const QUESTIONS = [
 const pocket = () => choice(POCKET_NAMES);
 const kind = <const T extends TaskKind>(name: T) => choice([name]);
 
+/** What has to be left for it to be done; left out, a kick may leave anything, and a safety has to leave nothing on. */
+const leave = () => choice(ASKED_LEAVES).optional().default(undefined);
+
 /** Pot a ball so that the cue ball comes to rest where the next one can be potted. */
 const position = object({
   kind: kind('position'),
@@ -62,6 +66,7 @@ const kick = object({
   target: text(12),
   /** Cushions before the target, in their order; empty where the way is the player's to find. */
   cushions: array(choice(CUSHION_SIDES)).required('${path} is missing').max(4, '${path} has at most four'),
+  leave: leave(),
 }).exact(UNKNOWN);
 
 /** Pot a ball by way of another. */
@@ -88,6 +93,7 @@ const safety = object({
   /** The ball to be met first. */
   target: text(12),
   aim: choice(['hide', 'far away', 'hold', 'contain', 'nothing on', 'shot to nothing']),
+  leave: leave(),
 }).exact(UNKNOWN);
 
 const call = object({

@@ -1,5 +1,6 @@
 import { BallField } from '../../controls/fields.tsx';
 import { CushionsField } from './CushionsField.tsx';
+import { LeaveField } from './LeaveField.tsx';
 import type { TaskProps } from './taskProps.ts';
 
 /** A ball to kick to, and by which cushions. */
@@ -13,6 +14,7 @@ export function KickTask({ drill, task, put }: TaskProps<'kick'>) {
         onChange={(target) => put({ ...task, target })}
       />
       <CushionsField value={task.cushions} onChange={(cushions) => put({ ...task, cushions })} />
+      <LeaveField value={task.leave} mayBeAnything onChange={(leave) => put({ ...task, leave })} />
     </>
   );
 }

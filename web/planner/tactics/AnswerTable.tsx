@@ -17,10 +17,11 @@ interface AnswerTableProps {
   readonly shot: Shot;
   readonly situation: Situation;
   readonly answer: Answer | undefined;
-  readonly selected: string;
+  readonly selected?: string;
   readonly positions: ReadonlyMap<string, Point | null> | undefined;
-  readonly onDrag: (phase: DragPhase, place: Point) => void;
-  readonly onKey: (event: KeyboardEvent) => void;
+  /** Left out where the balls stay where they are. */
+  readonly onDrag?: (phase: DragPhase, place: Point) => void;
+  readonly onKey?: (event: KeyboardEvent) => void;
 }
 
 /** Balls that moved less lie where they were, metres. */
@@ -46,7 +47,12 @@ export const AnswerTable = memo(function AnswerTable(props: AnswerTableProps) {
   });
   const still = positions === undefined;
   return (
-    <TableDrawing table={table} label="The table with the answer" onDrag={onDrag} onKey={onKey}>
+    <TableDrawing
+      table={table}
+      label="The table with the answer"
+      {...(onDrag && { onDrag })}
+      {...(onKey && { onKey })}
+    >
       {played?.paths?.map((path) => (
         <PathMark
           key={path.id}
@@ -62,7 +68,7 @@ export const AnswerTable = memo(function AnswerTable(props: AnswerTableProps) {
           <AimMark from={theirs.line.object} to={pocketNamed(table, theirs.line.pocket).mouth} />
         </>
       )}
-      <LyingBalls balls={balls} positions={positions} selected={selected} />
+      <LyingBalls balls={balls} positions={positions} selected={selected ?? ''} />
     </TableDrawing>
   );
 });

@@ -29,7 +29,7 @@ export function useContactPad(props: ScoringProps & { readonly table: Table }): 
   const pad = CONTACT_GRADES.map((grade, i): PadAction => ({
     key: String(i + 1),
     label: `${capital(grade)}${points === undefined ? '' : `, ${points[grade]}`}`,
-    main: i === 0,
+    main: i === 0 && read === undefined,
     chosen: grade === read,
     run: () => enter(grade),
   }));

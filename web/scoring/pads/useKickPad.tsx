@@ -24,7 +24,8 @@ import type { PadAction } from '../../controls/padAction.ts';
 /** What is told of a kick; how it was met and what it leaves are null until somebody says it. */
 interface KickDraft {
   readonly grade: ContactGrade | null;
-  readonly legal: boolean;
+  /** Null until somebody says it: then as it is worked out, or legal. */
+  readonly legal: boolean | null;
   /** Where each called miss went, in their order; null where nobody said. */
   readonly misses: readonly (MissedWay | null)[];
   readonly leave: LeaveGrade | null;
@@ -32,7 +33,7 @@ interface KickDraft {
   readonly cause: Cause | null;
 }
 
-const FIRST: KickDraft = { grade: null, legal: true, misses: [], leave: null, cause: null };
+const FIRST: KickDraft = { grade: null, legal: null, misses: [], leave: null, cause: null };
 const MOST_REPEATS = 20;
 
 /** The keys of called misses, by where they went, seen from behind the cue ball. */
@@ -63,7 +64,11 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
   );
   const { told } = tapped;
   // What nobody has said yet is as it is worked out.
-  const draft: KickDraft = { ...said, grade: said.grade ?? told?.grade ?? null };
+  const draft = {
+    ...said,
+    grade: said.grade ?? told?.grade ?? null,
+    legal: said.legal ?? told?.legal ?? true,
+  };
   const penalty = scoring.method === 'kick' ? scoring.penalty : 0;
   const before = actions.scoring.attempts.flatMap(({ log }) => log.entered?.kick ?? []);
   const replays = replaysOf([...before, toldOf(draft.misses)], penalty);

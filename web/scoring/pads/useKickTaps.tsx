@@ -1,4 +1,5 @@
 import { useMemo, useState, type ReactNode } from 'react';
+import { isAskedLeave, leaveAsked } from '../../../core/counting/leaveGrade.ts';
 import { CUE_BALL } from '../../../core/drill/layout.ts';
 import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
 import { atStation } from '../../../core/drill/station.ts';
@@ -29,6 +30,8 @@ interface TappedKick {
   readonly onTap: (place: Point) => void;
   readonly clear: () => void;
   readonly marks: ReactNode;
+  /** Whether it leaves what the drill asks for; undefined where that is anything, or before both are there. */
+  readonly asAsked: boolean | undefined;
   /** What the taps say, or which one is next; undefined before the first. */
   readonly hint: string | undefined;
 }
@@ -48,6 +51,8 @@ export function useKickTaps(
   );
   const read = useMemo(() => readOf(drill, table, balls, taps), [drill, table, balls, taps]);
   const told = useKickTold(drill, table, seed, attempt, endOf(taps, read));
+  const { task } = drill;
+  const asked = task.kind === 'kick' || task.kind === 'safety' ? leaveAsked(task) : undefined;
   /** The first tap is the cue ball, the second the other one; the third begins again. */
   const onTap = (place: Point) => {
     const at = onCloth(place, table);
@@ -57,11 +62,13 @@ export function useKickTaps(
     const now = readOf(drill, table, balls, next);
     if (now !== undefined) onRead(now);
   };
+  const asAsked = asked === undefined || read === undefined ? undefined : isAskedLeave(asked, read);
   return {
     cueAt: taps.cueAt,
     read,
     told,
     onTap,
+    asAsked,
     clear: () => setTaps({}),
     marks: (
       <>
@@ -69,7 +76,7 @@ export function useKickTaps(
         {taps.targetAt !== undefined && <GhostMark at={taps.targetAt} radius={table.preset.ballRadius} />}
       </>
     ),
-    hint: hintOf(taps, read, told, drill.task.kind === 'kick' ? drill.task.target : ''),
+    hint: hintOf(taps, read, told, asAsked, 'target' in drill.task ? drill.task.target : ''),
   };
 }
 
@@ -83,7 +90,8 @@ function readOf(
   const { task } = drill;
   const isThere = (id: string) => balls.some((ball) => ball.id === id);
   if (cueAt === undefined || targetAt === undefined) return undefined;
-  if (task.kind !== 'kick' || !isThere(CUE_BALL) || !isThere(task.target)) return undefined;
+  if ((task.kind !== 'kick' && task.kind !== 'safety') || !isThere(CUE_BALL) || !isThere(task.target))
+    return undefined;
   const opponent = opponentError(drill, table.preset.game);
   return readKick(table, balls, CUE_BALL, task.target, { cueAt, targetAt }, opponent);
 }
@@ -98,9 +106,10 @@ function hintOf(
   { cueAt }: Taps,
   read: KickRead | undefined,
   told: KickTold | undefined,
+  asAsked: boolean | undefined,
   target: string,
 ): string | undefined {
-  if (read !== undefined) return kickReadWords(read, told);
+  if (read !== undefined) return kickReadWords(read, told, asAsked);
   return cueAt === undefined
     ? undefined
     : `Now tap where the ${target} stopped; where it lay, if it was not met.`;
