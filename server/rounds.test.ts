@@ -55,6 +55,7 @@ const OPENING = {
   cueBall: null,
   nextShot: null,
   runOut: null,
+  speed: null,
 };
 
 const LANDING = { x: 1.4, y: 0.52 };

@@ -1,6 +1,6 @@
 import { type InferType, boolean, object } from 'yup';
 import { POCKET_NAMES } from '../table/pockets.ts';
-import { MISSING, UNKNOWN, count, flag, pointSchema, text } from './fields.ts';
+import { MISSING, UNKNOWN, count, finite, flag, pointSchema, text } from './fields.ts';
 import { maybe } from './loggedShot.ts';
 
 export const WING_BALL = ['in', 'high', 'low', 'knocked away'] as const;
@@ -16,6 +16,9 @@ export const CUE_BALL_ENDS = ['middle', 'head end', 'foot end', 'by a cushion', 
 export const NEXT_SHOTS = ['open', 'hard', 'nothing on'] as const;
 
 export const RACK_BY = ['hand', 'sheet'] as const;
+
+/** Nobody breaks faster, m/s. */
+export const MOST_BREAK_SPEED = 20;
 
 export const grade = () => count(0, 3);
 
@@ -38,6 +41,13 @@ export const openingSchema = object({
   cueBall: maybe(CUE_BALL_ENDS),
   nextShot: maybe(NEXT_SHOTS),
   runOut: boolean().strict().nullable().defined(MISSING),
+  /** Of the cue ball, m/s, where it was measured; breaks that were logged before it could be have none. */
+  speed: finite()
+    .positive('${path} must be above 0')
+    .max(MOST_BREAK_SPEED, `\${path} must be at most ${String(MOST_BREAK_SPEED)}`)
+    .nullable()
+    .optional()
+    .default(null),
 }).exact(UNKNOWN);
 
 export type BreakLog = InferType<typeof openingSchema>;

@@ -1,4 +1,5 @@
 import { object, type InferType } from 'yup';
+import { SIDES_USED } from './loggedShot.ts';
 import { choice, count } from './fields.ts';
 
 /** How far the ball lies from the cue ball: a third of the table's length, two thirds, more. */
@@ -12,6 +13,8 @@ export const kickSumSchema = object({
   /** Cushions that the drill asks for; null where the way is the player's to find. */
   cushions: count(0, MOST_CUSHIONS).nullable().defined(),
   distance: choice(KICK_DISTANCES),
+  /** Side that was used; null where nobody said, left out of rounds that ended before it was summed up. */
+  side: choice(SIDES_USED).nullable().optional(),
   kicks: count(1, 1e9),
   /** Kicks that met the ball in the end. */
   hits: count(0, 1e9),

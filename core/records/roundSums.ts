@@ -1,12 +1,18 @@
 import { array, object, type InferType } from 'yup';
-import { BREAK_AIMS, BREAK_PACES, RACK_BY, WING_BALL } from './breakLog.ts';
+import { BREAK_AIMS, BREAK_PACES, MOST_BREAK_SPEED, RACK_BY, RACK_QUALITY, WING_BALL } from './breakLog.ts';
 import { CAUSES } from './cause.ts';
+import { SIDES_USED } from './loggedShot.ts';
 import { choice, count, finite, text } from './fields.ts';
 import { KICK_DISTANCES, kickSumSchema, MOST_CUSHIONS } from './kickSum.ts';
 import { quickLook } from './quickLook.ts';
 
 /** Places from which a break is played, as seen by the player. */
 export const BREAK_PLACES = ['left', 'middle', 'right'] as const;
+
+/** Fields along the table and across it in which cue balls of breaks are counted: squares, from the head end and the right. */
+export const FIELDS_ALONG = 8;
+export const FIELDS_ACROSS = 4;
+const REST_FIELDS = FIELDS_ALONG * FIELDS_ACROSS;
 
 const causeCountSchema = object({ cause: choice(CAUSES), count: count(1, 1e9) });
 
@@ -25,12 +31,23 @@ const breakSumSchema = object({
   aim: choice(BREAK_AIMS).nullable().defined(),
   pace: choice(BREAK_PACES).nullable().defined(),
   rackBy: choice(RACK_BY).nullable().defined(),
+  /** The following are left out of rounds that ended before they were summed up. */
+  rack: choice(RACK_QUALITY).nullable().optional(),
+  /** The table's name. */
+  table: text(60).nullable().optional(),
+  /** The cue ball's speed, whole m/s, rounded down. */
+  speed: count(0, MOST_BREAK_SPEED).nullable().optional(),
   breaks: count(1, 1e9),
   /** Breaks that potted a ball and kept the cue ball. */
   good: count(0, 1e9),
   inOffs: count(0, 1e9),
   /** Balls that fell in all. */
   balls: count(0, 1e9),
+  /** Breaks that potted nothing. */
+  dry: count(0, 1e9).optional(),
+  /** Breaks after which it was noted whether the table was run out, and those that were. */
+  followed: count(0, 1e9).optional(),
+  runOuts: count(0, 1e9).optional(),
   /** Left out where nobody noted it, and of rounds that ended before it was counted. */
   wings: wingCountsSchema.optional().default(undefined),
 });
@@ -54,6 +71,8 @@ export const roundSumsSchema = object({
     acrossSquared: finite(),
   }).required(),
   breaks: array(breakSumSchema).required(),
+  /** How many cue balls of breaks came to rest in each field of the table; left out where none was marked. */
+  breakRests: array(count(0, 1e9).required()).length(REST_FIELDS).optional(),
   /** Left out where there are none, and of rounds that ended before kicks were summed up. */
   kicks: array(kickSumSchema.required()).optional(),
 }).required();
@@ -69,6 +88,10 @@ const COUNTS = ['shots', 'withSide', 'rescues', 'lucky'] as const;
 const LANDING_SUMS = ['along', 'across', 'alongSquared', 'acrossSquared'] as const;
 const BREAK_COUNTS = ['breaks', 'good', 'inOffs', 'balls'] as const;
 
+const LATER_COUNTS = ['dry', 'followed', 'runOuts'] as const;
+
+const isMissingOr = (value: unknown, isRight: (value: unknown) => boolean) =>
+  value === undefined || isRight(value);
 const isWingCounts = (value: unknown) => isFields(value) && WING_BALL.every((name) => isCount(value[name]));
 
 function isBreakSum(value: unknown): boolean {
@@ -80,6 +103,10 @@ function isBreakSum(value: unknown): boolean {
     isNullOr(BREAK_AIMS, value['aim']) &&
     isNullOr(BREAK_PACES, value['pace']) &&
     isNullOr(RACK_BY, value['rackBy']) &&
+    (value['rack'] === undefined || isNullOr(RACK_QUALITY, value['rack'])) &&
+    isMissingOr(value['table'], (name) => name === null || typeof name === 'string') &&
+    isMissingOr(value['speed'], (speed) => speed === null || isCount(speed)) &&
+    LATER_COUNTS.every((name) => isMissingOr(value[name], isCount)) &&
     (value['wings'] === undefined || isWingCounts(value['wings']))
   );
 }
@@ -92,7 +119,8 @@ function isKickSum(value: unknown): boolean {
   return (
     KICK_COUNTS.every((name) => isCount(value[name])) &&
     (cushions === null || (isCount(cushions) && Number(cushions) <= MOST_CUSHIONS)) &&
-    isOneOf(KICK_DISTANCES, value['distance'])
+    isOneOf(KICK_DISTANCES, value['distance']) &&
+    isMissingOr(value['side'], (side) => isNullOr(SIDES_USED, side))
   );
 }
 
@@ -108,6 +136,10 @@ function isRoundSums(value: unknown): value is RoundSums {
     LANDING_SUMS.every((name) => Number.isFinite(landings[name])) &&
     Array.isArray(breaks) &&
     breaks.every(isBreakSum) &&
+    isMissingOr(
+      value['breakRests'],
+      (rests) => Array.isArray(rests) && rests.length === REST_FIELDS && rests.every(isCount),
+    ) &&
     (kicks === undefined || (Array.isArray(kicks) && kicks.every(isKickSum)))
   );
 }

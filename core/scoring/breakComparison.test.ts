@@ -32,6 +32,19 @@ describe('breaks', () => {
     expect(groupBreaks(breaks, 'pace')).toEqual([]);
   });
 
+  it('stand by the speed that was measured, the slowest first, with dry ones and run-outs of those that were noted', () => {
+    const breaks = [
+      sum({ speed: 10, breaks: 4, dry: 2, followed: 0, runOuts: 0 }),
+      sum({ speed: 8, breaks: 6, dry: 3, followed: 4, runOuts: 1 }),
+      sum({ breaks: 10 }),
+    ];
+    expect(groupBreaks(breaks, 'speed').map(({ value }) => value)).toEqual(['8', '10']);
+    // Ten of before were not counted so.
+    const all = allBreaks(breaks);
+    expect([all.dry.share, all.runOuts.share, all.followed]).toEqual([0.5, 0.25, 4]);
+    expect(all.breaks).toBe(20);
+  });
+
   it('of two cues are told apart only when the data carry it, and by about as many more as are said', () => {
     const breaks = (n: number) => [
       sum({ cue: 'light', breaks: n, good: Math.round(0.6 * n) }),

@@ -28,7 +28,11 @@ describe('what a kick drill asks', () => {
   it('is told for each of its stations: cushions, and how far the ball lies', () => {
     // From the first to the third diamond to the sixth: 5, 4.5, 4, 3.5 and 3 of eight along.
     expect(askedBy('one-bounce')).toEqual(
-      ['middle', 'middle', 'middle', 'middle', 'middle'].map((distance) => ({ cushions: 1, distance })),
+      ['middle', 'middle', 'middle', 'middle', 'middle'].map((distance) => ({
+        cushions: 1,
+        distance,
+        side: 'none',
+      })),
     );
     // Its second stage has the ball at the seventh: 6 of eight are more than two thirds.
     expect(askedBy('one-bounce', 2)?.map(({ distance }) => distance)).toEqual([
@@ -54,16 +58,22 @@ describe('the kicks of a round', () => {
 
   it('are added up by what each station asks, whatever way they are counted', () => {
     const kick = { hit: true, legal: true, repeats: 2, leave: 'nothing on' } as const;
+    const log = (...sides: readonly KickSum['side'][]) => ({ shots: sides.map((side) => ({ side })) });
     const attempts = [
-      { ordinal: 1, counted: { done: true, grade: 'thin' } },
-      { ordinal: 2, counted: { done: false, grade: 'miss' } },
-      { ordinal: 3, counted: { done: false, kick: { ...kick, missed: { left: 1, right: 0, short: 1 } } } },
-      { ordinal: 4, counted: { done: true } },
-      { ordinal: 5, counted: { done: false, kick: { ...kick, hit: false, repeats: 0 } } },
+      { ordinal: 1, log: log('left'), counted: { done: true, grade: 'thin' } },
+      { ordinal: 2, log: log(null), counted: { done: false, grade: 'miss' } },
+      {
+        ordinal: 3,
+        log: log(null),
+        counted: { done: false, kick: { ...kick, missed: { left: 1, right: 0, short: 1 } } },
+      },
+      { ordinal: 4, log: log(), counted: { done: true } },
+      { ordinal: 5, log: log(), counted: { done: false, kick: { ...kick, hit: false, repeats: 0 } } },
     ] as const;
     expect(sumKicks(attempts, two, asked)).toEqual([
-      sum({ kicks: 3, hits: 2, called: 2, left: 1, short: 1 }),
-      sum({ distance: 'far', kicks: 2, hits: 1 }),
+      sum({ side: 'left', hits: 1 }),
+      sum({ distance: 'far', side: null, kicks: 2, hits: 1 }),
+      sum({ side: null, kicks: 2, hits: 1, called: 2, left: 1, short: 1 }),
     ]);
   });
 
@@ -100,6 +110,19 @@ describe('the kicks of a player', () => {
       ['near', 4],
       ['middle', 20],
       ['far', 20],
+    ]);
+  });
+
+  it('are told by the side that was used, those of which nobody said it last', () => {
+    const told = [
+      sum({ kicks: 3 }),
+      sum({ side: 'right', kicks: 2, hits: 1 }),
+      sum({ side: 'none', kicks: 5 }),
+    ];
+    expect(groupKicks(told, 'side').map(({ value, kicks }) => [value, kicks])).toEqual([
+      ['none', 5],
+      ['right', 2],
+      ['not said', 3],
     ]);
   });
 

@@ -6,12 +6,13 @@ import { ballsOfSetUp, setUp } from '../drill/setUp.ts';
 import { atStation, stationOfAttempt, stationsOf } from '../drill/station.ts';
 import { distance } from '../math/point.ts';
 import type { Drill } from '../records/drill.ts';
-import type { KickDistance, KickSum } from '../records/kickSum.ts';
+import { KICK_DISTANCES, type KickDistance, type KickSum } from '../records/kickSum.ts';
+import { SIDES_USED } from '../records/loggedShot.ts';
 import { wilson, type ShareInterval } from '../statistics/wilson.ts';
 import type { TablePreset } from '../table/preset.ts';
 
 /** What a kick drill asks at one of its stations. */
-export type KickAsked = Pick<KickSum, 'cushions' | 'distance'>;
+export type KickAsked = Pick<KickSum, 'cushions' | 'distance' | 'side'>;
 
 /** A ball nearer than this share of the table's length is near, one beyond the other far. */
 const NEAR = 1 / 3;
@@ -38,7 +39,8 @@ export function kicksAskedBy(drill: Drill, preset: TablePreset): readonly KickAs
     const ball = balls.find(({ id }) => id === task.target);
     if (cue === undefined || ball === undefined) return undefined;
     const cushions = task.cushions.length === 0 ? null : task.cushions.length;
-    return { cushions, distance: distanceOf(distance(cue, ball) / preset.length) };
+    const side = drill.conditions.includes('no side') ? 'none' : null;
+    return { cushions, distance: distanceOf(distance(cue, ball) / preset.length), side };
   });
   return asked.every((each) => each !== undefined) ? asked : undefined;
 }
@@ -53,7 +55,7 @@ function isMet({ kick, grade, done }: AttemptOutcome): boolean {
 export function mergeKicks(kicks: readonly KickSum[]): KickSum[] {
   const byKey = new Map<string, KickSum>();
   for (const each of kicks) {
-    const key = `${String(each.cushions)} ${each.distance}`;
+    const key = `${String(each.cushions)} ${each.distance} ${each.side ?? ''}`;
     const known = byKey.get(key);
     if (known === undefined) {
       byKey.set(key, each);
@@ -66,36 +68,47 @@ export function mergeKicks(kicks: readonly KickSum[]): KickSum[] {
   return [...byKey.values()];
 }
 
-/** What the kicks of a round add up to, by what was asked. */
+/** An attempt as far as the sums of kicks need it. */
+interface KickAttempted {
+  readonly ordinal: number;
+  readonly counted: AttemptOutcome;
+  readonly log: { readonly shots: readonly { readonly side: KickSum['side'] }[] };
+}
+
+/** What the kicks of a round add up to, by what was asked, and by the side that was used where somebody said so. */
 export function sumKicks(
-  attempts: readonly { readonly ordinal: number; readonly counted: AttemptOutcome }[],
+  attempts: readonly KickAttempted[],
   drill: Pick<Drill, 'stations'>,
   asked: readonly KickAsked[],
 ): KickSum[] {
   return mergeKicks(
-    attempts.flatMap(({ ordinal, counted }): readonly KickSum[] => {
+    attempts.flatMap(({ ordinal, counted, log }): readonly KickSum[] => {
       const each = asked[stationOfAttempt(drill, ordinal) - 1];
       if (each === undefined) return [];
       const { repeats = 0, missed = { left: 0, right: 0, short: 0 } } = counted.kick ?? {};
-      return [{ ...each, kicks: 1, hits: isMet(counted) ? 1 : 0, called: repeats, ...missed }];
+      const side = log.shots[0]?.side ?? each.side ?? null;
+      return [{ ...each, side, kicks: 1, hits: isMet(counted) ? 1 : 0, called: repeats, ...missed }];
     }),
   );
 }
 
 /** By what kicks are told apart. */
-export const KICK_TRAITS = ['cushions', 'distance'] as const;
+export const KICK_TRAITS = ['cushions', 'distance', 'side'] as const;
 export type KickTrait = (typeof KICK_TRAITS)[number];
 
 /** Kicks that share a trait. */
 export interface KickGroup {
-  /** How many cushions, "any" for the player's own way; or how far. */
+  /** How many cushions, "any" for the player's own way; how far; or which side was used. */
   readonly value: string;
   readonly kicks: number;
   readonly hits: ShareInterval;
 }
 
-const valueOf = (kick: KickSum, trait: KickTrait) =>
-  trait === 'distance' ? kick.distance : kick.cushions === null ? 'any' : String(kick.cushions);
+function valueOf(kick: KickSum, trait: KickTrait): string {
+  if (trait === 'distance') return kick.distance;
+  if (trait === 'side') return kick.side ?? 'not said';
+  return kick.cushions === null ? 'any' : String(kick.cushions);
+}
 
 function total(kicks: readonly KickSum[], name: 'kicks' | 'hits' | 'called' | MissedWay): number {
   return kicks.reduce((sum, each) => sum + each[name], 0);
@@ -103,8 +116,11 @@ function total(kicks: readonly KickSum[], name: 'kicks' | 'hits' | 'called' | Mi
 
 /** How often the ball was met, by cushions or by distance, the plainest first. */
 export function groupKicks(kicks: readonly KickSum[], trait: KickTrait): readonly KickGroup[] {
-  const order = trait === 'distance' ? ['near', 'middle', 'far'] : undefined;
-  const rank = (value: string) => order?.indexOf(value) ?? (value === 'any' ? Infinity : Number(value));
+  const orders = { distance: KICK_DISTANCES, side: [...SIDES_USED, 'not said'] } as const;
+  const rank = (value: string) => {
+    if (trait === 'cushions') return value === 'any' ? Infinity : Number(value);
+    return orders[trait].findIndex((each) => each === value);
+  };
   return [...new Set(kicks.map((each) => valueOf(each, trait)))]
     .sort((a, b) => rank(a) - rank(b))
     .map((value) => {

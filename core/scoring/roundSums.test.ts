@@ -30,7 +30,9 @@ const OPENING: BreakLog = {
   cueBall: null,
   nextShot: null,
   runOut: null,
+  speed: null,
 };
+const ON = { name: 'Pool room, table 1', length: 2.54, width: 1.27 };
 const opening = (change: Partial<BreakLog>) => ({
   along: null,
   across: null,
@@ -48,7 +50,7 @@ describe('the sums of rounds', () => {
   const second = [shot({ cause: 'too hard' }), shot({ cause: 'too hard' }), landed(-0.1, 0.01)];
 
   it('count causes, side, rescues and luck of the shots that were logged', () => {
-    expect(sumRound(first, 1.27)).toMatchObject({
+    expect(sumRound(first, ON)).toMatchObject({
       shots: 3,
       withSide: 1,
       rescues: 1,
@@ -61,8 +63,8 @@ describe('the sums of rounds', () => {
   });
 
   it('of two rounds are those of all their shots together', () => {
-    const together = sumRound([...first, ...second], 1.27);
-    const added = addSums([sumRound(first, 1.27), sumRound(second, 1.27)]);
+    const together = sumRound([...first, ...second], ON);
+    const added = addSums([sumRound(first, ON), sumRound(second, ON)]);
     expect({ ...added, landings: null }).toEqual({ ...together, landings: null });
     for (const key of ['count', 'along', 'across', 'alongSquared', 'acrossSquared'] as const) {
       expect(added.landings[key]).toBeCloseTo(together.landings[key], 12);
@@ -73,7 +75,7 @@ describe('the sums of rounds', () => {
     const values = [0.1, 0.3, -0.1, 0.2, 0.05];
     const sums = sumRound(
       values.map((value) => landed(value, -value)),
-      1.27,
+      ON,
     );
     const average = mean(values);
     const deviation = Math.sqrt(values.reduce((sum, v) => sum + (v - average) ** 2, 0) / (values.length - 1));
@@ -81,7 +83,7 @@ describe('the sums of rounds', () => {
     expect(bias?.along.mean).toBeCloseTo(average, 12);
     expect(bias?.across.mean).toBeCloseTo(-average, 12);
     expect(bias?.along.margin).toBeCloseTo((1.645 * deviation) / Math.sqrt(5), 12);
-    expect(meanLanding(sumRound([landed(1, 1)], 1.27).landings, 1.645)).toBeUndefined();
+    expect(meanLanding(sumRound([landed(1, 1)], ON).landings, 1.645)).toBeUndefined();
   });
 
   it('put breaks that were played alike together, by place from behind the head end', () => {
@@ -94,7 +96,7 @@ describe('the sums of rounds', () => {
         opening({ from: { x: 0.5, y: 0.2 }, cue: 'heavy' }),
         opening({ from: null }),
       ],
-      1.27,
+      ON,
     );
     expect(
       sums.breaks.map(({ place, cue, breaks, good, inOffs, balls }) => [
@@ -111,5 +113,55 @@ describe('the sums of rounds', () => {
       ['right', 'heavy', 1, 1, 0, 1],
       [null, 'light', 1, 1, 0, 1],
     ]);
+  });
+
+  it('count dry breaks, run-outs where it was noted, speeds by the metre a second, and where it was', () => {
+    const { breaks } = sumRound(
+      [
+        opening({ speed: 8.2, runOut: true }),
+        opening({ speed: 8.9, balls: 0, runOut: false }),
+        opening({ speed: 9, runOut: null }),
+      ],
+      ON,
+    );
+    expect(
+      breaks.map(({ speed, dry, followed, runOuts, table }) => [speed, dry, followed, runOuts, table]),
+    ).toEqual([
+      [8, 1, 2, 1, ON.name],
+      [9, 0, 0, 0, ON.name],
+    ]);
+  });
+
+  it('count where cue balls of breaks stopped by the field of the table, and say nothing where none was marked', () => {
+    const stopped = (x: number, y: number) => {
+      const { log, ...rest } = opening({});
+      return { ...rest, log: { ...log, shots: [{ ...BLANK_SHOT, landing: { x, y } }] } };
+    };
+    const first = sumRound([stopped(0.01, 0.01), stopped(2.53, 1.26), stopped(2.54, 1.27)], ON).breakRests;
+    expect(first?.length).toBe(32);
+    expect([first?.[0], first?.[31]]).toEqual([1, 2]);
+    expect(first?.reduce((sum, each) => sum + each, 0)).toBe(3);
+    expect(sumRound([opening({})], ON).breakRests).toBeUndefined();
+    const both = addSums([
+      sumRound([stopped(0.01, 0.01)], ON),
+      sumRound([stopped(0.02, 0.02), opening({})], ON),
+    ]);
+    expect(both.breakRests?.[0]).toBe(2);
+  });
+
+  it('of rounds that ended before all that was counted stay as they are', () => {
+    const old = {
+      cue: null,
+      place: null,
+      aim: null,
+      pace: null,
+      rackBy: null,
+      breaks: 4,
+      good: 2,
+      inOffs: 0,
+      balls: 5,
+    };
+    const sums = { ...sumRound([], ON), breaks: [old] };
+    expect(addSums([sums, sums]).breaks).toEqual([{ ...old, breaks: 8, good: 4, balls: 10 }]);
   });
 });

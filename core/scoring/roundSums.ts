@@ -2,7 +2,8 @@ import type { AttemptLog } from '../records/attempt.ts';
 import type { BreakLog } from '../records/breakLog.ts';
 import type { Cause } from '../records/cause.ts';
 import type { KickSum } from '../records/kickSum.ts';
-import type { BreakSum, RoundSums } from '../records/roundSums.ts';
+import type { Point } from '../math/point.ts';
+import { FIELDS_ACROSS, FIELDS_ALONG, type BreakSum, type RoundSums } from '../records/roundSums.ts';
 import { mergeKicks } from './kickSums.ts';
 import { addWings, NO_WINGS } from './wingBall.ts';
 
@@ -24,12 +25,20 @@ function placeOf(from: BreakLog['from'], width: number): BreakSum['place'] {
   return Math.abs(off) <= MIDDLE_SHARE / 2 ? 'middle' : off > 0 ? 'left' : 'right';
 }
 
-const keyOf = ({ cue, place, aim, pace, rackBy }: BreakSum) => [cue, place, aim, pace, rackBy].join('|');
+const keyOf = ({ cue, place, aim, pace, rackBy, rack, table, speed }: BreakSum) =>
+  JSON.stringify([cue, place, aim, pace, rackBy, rack ?? null, table ?? null, speed ?? null]);
 
 /** Breaks of which nobody noted the wing ball say nothing of it. */
 function wingsIn(breaks: readonly BreakSum[]): Pick<BreakSum, 'wings'> {
   const noted = breaks.flatMap(({ wings }) => wings ?? []);
   return noted.length === 0 ? {} : { wings: addWings(noted) };
+}
+
+/** Counts that rounds of before do not have: what none of the two has is left out. */
+function laterCounts(one: BreakSum, other: BreakSum): Pick<BreakSum, 'dry' | 'followed' | 'runOuts'> {
+  const sum = (name: 'dry' | 'followed' | 'runOuts') => (one[name] ?? 0) + (other[name] ?? 0);
+  if (one.dry === undefined && other.dry === undefined) return {};
+  return { dry: sum('dry'), followed: sum('followed'), runOuts: sum('runOuts') };
 }
 
 function mergeBreaks(breaks: readonly BreakSum[]): BreakSum[] {
@@ -46,6 +55,7 @@ function mergeBreaks(breaks: readonly BreakSum[]): BreakSum[] {
             good: known.good + each.good,
             inOffs: known.inOffs + each.inOffs,
             balls: known.balls + each.balls,
+            ...laterCounts(known, each),
             ...wingsIn([known, each]),
           },
     );
@@ -59,15 +69,42 @@ function mergeCauses(causes: RoundSums['causes']): RoundSums['causes'] {
   return [...counts].map(([cause, count]) => ({ cause, count })).sort((a, b) => b.count - a.count);
 }
 
+/** Rests of cue balls by the field of the table: along it, then across. */
+function countRests(rests: readonly Point[], { length, width }: BreakTable): number[] {
+  const counts = new Array<number>(FIELDS_ALONG * FIELDS_ACROSS).fill(0);
+  const field = (share: number, fields: number) =>
+    Math.min(fields - 1, Math.max(0, Math.floor(share * fields)));
+  for (const { x, y } of rests) {
+    const at = field(x / length, FIELDS_ALONG) * FIELDS_ACROSS + field(y / width, FIELDS_ACROSS);
+    counts[at] = (counts[at] ?? 0) + 1;
+  }
+  return counts;
+}
+
+/** Rests that were counted by field, added up; left out where none was marked. */
+function restsIn(counted: readonly (readonly number[])[]): Pick<RoundSums, 'breakRests'> {
+  const [first] = counted;
+  if (first === undefined) return {};
+  return { breakRests: first.map((_, at) => counted.reduce((sum, each) => sum + (each[at] ?? 0), 0)) };
+}
+
 /** Rounds without kicks say nothing of them. */
 function kicksIn(kicks: readonly KickSum[]): Pick<RoundSums, 'kicks'> {
   return kicks.length === 0 ? {} : { kicks: mergeKicks(kicks) };
 }
 
-/** What the shots of a round add up to. @param width of the table, metres @param kicks of a drill that asks for them */
+/** Where breaks were played. */
+export interface BreakTable {
+  readonly name: string;
+  /** Metres. */
+  readonly length: number;
+  readonly width: number;
+}
+
+/** What the shots of a round add up to. @param kicks of a drill that asks for them */
 export function sumRound(
   attempts: readonly SummedAttempt[],
-  width: number,
+  table: BreakTable,
   kicks: readonly KickSum[] = [],
 ): RoundSums {
   const shots = attempts.flatMap(({ log }) => log.shots);
@@ -77,6 +114,9 @@ export function sumRound(
   const total = (value: (each: { readonly along: number; readonly across: number }) => number) =>
     landed.reduce((sum, each) => sum + value(each), 0);
   const openings = attempts.flatMap(({ log }) => log.entered?.opening ?? []);
+  const rests = attempts.flatMap(({ log: { entered, shots: played } }) =>
+    (entered?.opening ?? null) === null ? [] : (played[0]?.landing ?? []),
+  );
   return {
     shots: shots.length,
     withSide: shots.filter(({ side }) => side !== null && side !== 'none').length,
@@ -91,19 +131,26 @@ export function sumRound(
       acrossSquared: total(({ across }) => across * across),
     },
     breaks: mergeBreaks(
-      openings.map(({ cue, from, aim, pace, rackBy, balls, inOff, wing }) => ({
+      openings.map(({ cue, from, aim, pace, rack, rackBy, balls, inOff, wing, runOut, speed }) => ({
         cue,
-        place: placeOf(from, width),
+        place: placeOf(from, table.width),
         aim,
         pace,
         rackBy,
+        rack,
+        table: table.name,
+        speed: speed === null ? null : Math.floor(speed),
         breaks: 1,
         good: balls > 0 && !inOff ? 1 : 0,
         inOffs: inOff ? 1 : 0,
         balls,
+        dry: balls === 0 ? 1 : 0,
+        followed: runOut === null ? 0 : 1,
+        runOuts: runOut === true ? 1 : 0,
         ...(wing === null ? {} : { wings: { ...NO_WINGS, [wing]: 1 } }),
       })),
     ),
+    ...restsIn(rests.length === 0 ? [] : [countRests(rests, table)]),
     ...kicksIn(kicks),
   };
 }
@@ -125,6 +172,7 @@ export function addSums(rounds: readonly RoundSums[]): RoundSums {
       acrossSquared: total(({ landings }) => landings.acrossSquared),
     },
     breaks: mergeBreaks(rounds.flatMap(({ breaks }) => breaks)),
+    ...restsIn(rounds.flatMap(({ breakRests }) => (breakRests === undefined ? [] : [breakRests]))),
     ...kicksIn(rounds.flatMap(({ kicks }) => kicks ?? [])),
   };
 }

@@ -20,15 +20,18 @@ import { atStation, stationOfAttempt, stationsOf } from '../drill/station.ts';
 import { zonePoints } from '../scoring/zonePoints.ts';
 import type { Table } from '../table/table.ts';
 import { clearancePlans, type ClearancePlans } from './clearancePlan.ts';
-import { breakPlanner } from './breaks/playBreak.ts';
+import { breakPlanner, type PlayedBreak } from './breaks/playBreak.ts';
 import { plainBreak } from './plainBreak.ts';
 import { placedCueBall, playClearance, type TracedShot } from './playClearance.ts';
 import { planHit, playHit } from './playHit.ts';
 import { planLanding, playLanding } from './playLanding.ts';
 import { playedBy, type VirtualPlayer } from './player.ts';
 
-/** What an attempt came to; of clearances with their shots. */
-export type VirtualAttempt = AttemptOutcome & { readonly trace?: readonly TracedShot[] };
+/** What an attempt came to; of clearances with their shots, of breaks with how they were played. */
+export type VirtualAttempt = AttemptOutcome & {
+  readonly trace?: readonly TracedShot[];
+  readonly broke?: PlayedBreak['broke'];
+};
 
 /** A round that a virtual player has played. */
 export interface VirtualRound {
@@ -83,7 +86,7 @@ function plain(speed: number) {
 type PlayPlanned = (player: VirtualPlayer, seed: number) => PlayAttempt;
 
 /** Every attempt of a drill whose stroke is planned is the same. */
-function each(play: (player: VirtualPlayer) => AttemptOutcome): PlayPlanned {
+function each(play: (player: VirtualPlayer) => VirtualAttempt): PlayPlanned {
   return (player) => () => play(player);
 }
 

@@ -148,6 +148,10 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
   await storeResult(
     db,
     round.id,
-    keptOf(entry, { stage: stageNumber, ladderStart: 0, table: { preset: entry.document.table } }, attempts),
+    keptOf(
+      entry,
+      { stage: stageNumber, ladderStart: 0, table: { preset: entry.document.table, name: round.table.name } },
+      attempts,
+    ),
   );
 }

@@ -171,7 +171,14 @@ async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: Othe
       };
       const seed = SEED + k;
       const attemptId = (ordinal: number) => idOf(`${name} ${String(ordinal)}`);
-      await storeVirtualRound(db, row, { entry, table, rounds: played, seed, idOf: attemptId });
+      await storeVirtualRound(db, row, {
+        entry,
+        table,
+        tableName: home.name,
+        rounds: played,
+        seed,
+        idOf: attemptId,
+      });
     }
   }
 }

@@ -22,7 +22,10 @@ const BREAK_FROM = [
   { x: 0.5, y: 0.25 },
 ] as const;
 
-const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff' | 'cue' | 'from'> = {
+const BREAK_UNSEEN: Omit<
+  BreakLog,
+  'balls' | 'control' | 'layout' | 'inOff' | 'cue' | 'from' | 'runOut' | 'speed'
+> = {
   rack: 'tight',
   rackBy: 'hand',
   aim: 'head ball',
@@ -32,12 +35,13 @@ const BREAK_UNSEEN: Omit<BreakLog, 'balls' | 'control' | 'layout' | 'inOff' | 'c
   second: null,
   cueBall: null,
   nextShot: null,
-  runOut: null,
 };
+/** From these grades together on a table that lies so well is run out. */
+const RUN_OUT = 5;
 
 /** What a coach would have entered of an attempt that a virtual player has played. @param number from 0 */
 function logOfOutcome(outcome: VirtualAttempt, number: number): AttemptLog {
-  const { done, balls, points, penalty, target, grade, kick, opening } = outcome;
+  const { done, balls, points, penalty, target, grade, kick, opening, broke } = outcome;
   return logOf({
     entered: {
       ...NOTHING_ENTERED,
@@ -54,10 +58,19 @@ function logOfOutcome(outcome: VirtualAttempt, number: number): AttemptLog {
               ...BREAK_UNSEEN,
               ...opening,
               cue: BREAK_CUES[Math.floor(number / 2) % BREAK_CUES.length] ?? null,
+              runOut: opening.control + opening.layout >= RUN_OUT,
+              speed: broke === undefined ? null : Math.round(10 * broke.speed) / 10,
               from: BREAK_FROM[number % BREAK_FROM.length] ?? null,
             },
     },
-    shots: [{ ...BLANK_SHOT, grade: grade ?? null, inOff: opening?.inOff ?? false }],
+    shots: [
+      {
+        ...BLANK_SHOT,
+        grade: grade ?? null,
+        inOff: opening?.inOff ?? false,
+        landing: broke?.cueAt ?? null,
+      },
+    ],
   });
 }
 
@@ -85,6 +98,7 @@ export async function storeVirtualRound(
   played: {
     readonly entry: StoredDrill;
     readonly table: Table;
+    readonly tableName: string;
     readonly rounds: VirtualRounds;
     readonly seed: number;
     readonly idOf: (ordinal: number) => string;
@@ -114,5 +128,9 @@ export async function storeVirtualRound(
     at: new Date(row.startedAt.getTime() + (attempts.length + 1) * SECONDS_PER_ATTEMPT * 1000),
     early: false,
   });
-  await storeResult(db, row.id, keptOf(entry, { ...row, table: { preset: entry.document.table } }, attempts));
+  await storeResult(
+    db,
+    row.id,
+    keptOf(entry, { ...row, table: { preset: entry.document.table, name: played.tableName } }, attempts),
+  );
 }

@@ -55,14 +55,17 @@ export function resultOf(
 /** What is kept of an ended round beside its attempts. */
 export function keptOf(
   entry: StoredDrill,
-  round: Pick<Round, 'stage' | 'ladderStart'> & { readonly table: Pick<Round['table'], 'preset'> },
+  round: Pick<Round, 'stage' | 'ladderStart'> & { readonly table: Pick<Round['table'], 'preset' | 'name'> },
   attempts: readonly StoredAttempt[],
 ): KeptResult {
   const preset = TABLE_PRESETS[round.table.preset];
   const drill = atStage(entry.document, round.stage);
   const asked = kicksAskedBy(drill, preset);
   const kicks = asked === undefined ? [] : sumKicks(attempts, drill, asked);
-  return { result: resultOf(entry, round, attempts), sums: sumRound(attempts, preset.width, kicks) };
+  return {
+    result: resultOf(entry, round, attempts),
+    sums: sumRound(attempts, { name: round.table.name, length: preset.length, width: preset.width }, kicks),
+  };
 }
 
 /** A round with its result: the one that was kept at its end, or counted now. */

@@ -11,6 +11,7 @@ import {
 import { wingRecord } from '../../core/scoring/wingBall.ts';
 import { interval } from '../words/units.ts';
 import { comparisonWords } from './comparisonWords.ts';
+import { BreakRests } from './BreakRests.tsx';
 import { WingPart } from './WingPart.tsx';
 
 const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
@@ -18,11 +19,25 @@ const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
   place: 'place of the cue ball',
   aim: 'what is hit',
   pace: 'pace',
+  speed: 'speed of the cue ball',
+  table: 'table',
+  rack: 'rack',
   rackBy: 'racked by',
 };
 
+/** A value as it is read: a speed is the whole m/s that it begins with. */
+function groupWords(trait: BreakTrait, value: string): string {
+  return trait === 'speed' ? `${value} to ${Number(value) + 1} m/s` : value;
+}
+
+interface BreaksPartProps {
+  readonly breaks: readonly BreakSum[];
+  /** How many cue balls came to rest in each field of the table. */
+  readonly rests: readonly number[] | undefined;
+}
+
 /** How a player breaks, and whether one cue or place is better than another, or not decided yet. */
-export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] }) {
+export function BreaksPart({ breaks, rests }: BreaksPartProps) {
   const several = BREAK_TRAITS.filter((each) => groupBreaks(breaks, each).length > 1);
   const [trait, setTrait] = useState<BreakTrait>(several[0] ?? 'cue');
   if (breaks.length === 0) return null;
@@ -48,9 +63,12 @@ export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] })
       </Group>
       <Text size="sm">
         A ball down and the cue ball kept in {interval(all.good)} of {all.breaks} breaks,{' '}
-        {all.ballsEach.toFixed(1)} balls a break, in-off in {interval(all.inOffs)}.
+        {all.ballsEach.toFixed(1)} balls a break, in-off in {interval(all.inOffs)}.{' '}
+        {Number.isNaN(all.dry.share) ? '' : `Dry: ${interval(all.dry)}. `}
+        {all.followed > 0 && `Run out afterwards: ${interval(all.runOuts)} of ${all.followed}.`}
       </Text>
       {wing !== undefined && <WingPart record={wing} />}
+      {rests !== undefined && <BreakRests rests={rests} />}
       {groups.length > 0 && (
         <Table mt="xs" verticalSpacing={3} fz="sm">
           <Table.Thead>
@@ -64,7 +82,7 @@ export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] })
           <Table.Tbody>
             {groups.map((group) => (
               <Table.Tr key={group.value}>
-                <Table.Td>{group.value}</Table.Td>
+                <Table.Td>{groupWords(trait, group.value)}</Table.Td>
                 <Table.Td ta="right">{group.breaks}</Table.Td>
                 <Table.Td ta="right">{interval(group.good)}</Table.Td>
                 <Table.Td ta="right">{group.ballsEach.toFixed(1)}</Table.Td>
@@ -76,7 +94,11 @@ export function BreaksPart({ breaks }: { readonly breaks: readonly BreakSum[] })
       <Text mt={6} data-testid="break-comparison">
         {a === undefined || b === undefined
           ? `Only one ${TRAIT_WORDS[trait]} was noted: nothing to compare.`
-          : comparisonWords(a.value, b.value, compareBreaks(breaks, trait, a.value, b.value))}
+          : comparisonWords(
+              groupWords(trait, a.value),
+              groupWords(trait, b.value),
+              compareBreaks(breaks, trait, a.value, b.value),
+            )}
       </Text>
     </section>
   );

@@ -13,6 +13,8 @@ export function KicksPart({ kicks }: { readonly kicks: readonly KickSum[] }) {
   const { term, vocabulary } = useWords();
   if (kicks.length === 0) return null;
   const all = allKicks(kicks);
+  const traitWord = (each: KickTrait) =>
+    each === 'distance' ? each : each === 'side' ? term('side') : `${term('cushion')}s`;
   return (
     <section className="card" aria-labelledby="kicks-title">
       <Group justify="space-between" align="end">
@@ -24,7 +26,7 @@ export function KicksPart({ kicks }: { readonly kicks: readonly KickSum[] }) {
           size="xs"
           data={KICK_TRAITS.map((value) => ({
             value,
-            label: value === 'cushions' ? `by ${term('cushion')}s` : 'by distance',
+            label: `by ${traitWord(value)}`,
           }))}
           value={trait}
           onChange={(value) => setTrait(KICK_TRAITS.find((each) => each === value) ?? 'cushions')}
@@ -36,7 +38,7 @@ export function KicksPart({ kicks }: { readonly kicks: readonly KickSum[] }) {
       <Table mt="xs" verticalSpacing={3} fz="sm">
         <Table.Thead>
           <Table.Tr>
-            <Table.Th>{trait === 'cushions' ? `${term('cushion')}s` : 'distance'}</Table.Th>
+            <Table.Th>{traitWord(trait)}</Table.Th>
             <Table.Th ta="right">tries</Table.Th>
             <Table.Th ta="right">met, 90 % interval</Table.Th>
           </Table.Tr>

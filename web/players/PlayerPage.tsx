@@ -73,7 +73,7 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
           {months.length > 0 && <MonthsPart months={months} />}
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
-            <BreaksPart breaks={sums.breaks} />
+            <BreaksPart breaks={sums.breaks} rests={sums.breakRests} />
             <KicksPart kicks={sums.kicks ?? []} />
             <LedgerSums playerId={id} ratings={progress.data.ratings} />
             <CausesPart playerId={id} game={TABLE_PRESETS[kinds[0]?.table.preset ?? 'pool-9ft'].game} />

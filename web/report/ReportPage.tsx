@@ -12,6 +12,7 @@ import { SavingNotice } from '../controls/SavingNotice.tsx';
 import { reportDocuments } from '../outbox/documents.ts';
 import { useVersioned } from '../outbox/useVersioned.ts';
 import { NoteEditor } from '../controls/NoteEditor.tsx';
+import { BreaksAndKicks } from './BreaksAndKicks.tsx';
 import { Goals } from './Goals.tsx';
 import { WhatMoved } from './WhatMoved.tsx';
 import { WhereTheyStand } from './WhereTheyStand.tsx';
@@ -112,6 +113,7 @@ function Paper({ report }: { readonly report: Report }) {
         ) : (
           <>
             <WhereTheyStand progress={progress.data} />
+            <BreaksAndKicks progress={progress.data} />
             <WhatMoved playerId={playerId} progress={progress.data} from={from} to={to} />
           </>
         )}

@@ -9,6 +9,9 @@ describe('a player’s kicks in words', () => {
     expect(kickGroupWords('2', 'cushions', 'snooker')).toBe('2 cushions');
     expect(kickGroupWords('any', 'cushions', 'pool')).toBe('any way');
     expect(kickGroupWords('far', 'distance', 'pool')).toBe('farther');
+    expect(kickGroupWords('none', 'side', 'pool')).toBe('no english');
+    expect(kickGroupWords('left', 'side', 'snooker')).toBe('left side');
+    expect(kickGroupWords('not said', 'side', 'pool')).toBe('not said');
     expect(interval({ share: 0.616, low: 0.5, high: 0.7 })).toBe('62 % (50 to 70)');
   });
 

@@ -11,8 +11,15 @@ const DISTANCE_WORDS: Readonly<Record<string, string>> = {
 /** "2 rails", "any way", "less than a third of the table" */
 export function kickGroupWords(value: string, trait: KickTrait, vocabulary: Vocabulary): string {
   if (trait === 'distance') return DISTANCE_WORDS[value] ?? value;
+  if (trait === 'side') return sideUsedWords(value, vocabulary);
   if (value === 'any') return 'any way';
   return `${value} ${termIn(vocabulary, 'cushion')}${value === '1' ? '' : 's'}`;
+}
+
+function sideUsedWords(value: string, vocabulary: Vocabulary): string {
+  if (value === 'not said') return value;
+  const side = termIn(vocabulary, 'side');
+  return value === 'none' ? `no ${side}` : `${value} ${side}`;
 }
 
 /** Called misses, and where they go: "12 misses were called; they go left (7 of 9 that were told)." */

@@ -1,6 +1,7 @@
 import { breakPoints } from '../../counting/breakScore.ts';
 import type { AttemptOutcome } from '../../drill/round.ts';
 import { CUE_BALL } from '../../drill/layout.ts';
+import type { Point } from '../../math/point.ts';
 import type { Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { leftOnTable } from '../../planning/aftermath.ts';
@@ -90,6 +91,16 @@ function strokesFor(table: Table, { hit }: BreakTask, plan: Drill['plan']): read
 const NEAR_SECOND = 1;
 const LAST_RED = 14;
 
+/** A break as it was played. */
+export interface PlayedBreak extends AttemptOutcome {
+  readonly broke: {
+    /** Of the cue ball, m/s. */
+    readonly speed: number;
+    /** Where it stopped; undefined where it fell. */
+    readonly cueAt: Point | undefined;
+  };
+}
+
 /** Plays a break on a rack that is drawn anew and grades it: balls down, and what it leaves (see gradeBreak). */
 function played(
   player: VirtualPlayer,
@@ -97,14 +108,14 @@ function played(
   stroke: BreakStroke,
   random: Random,
   source?: AcceptanceSource,
-): AttemptOutcome {
+): PlayedBreak {
   const { table } = player;
   const racked = drawnRack(wish, table.preset, random);
   const planned = breakShot(table, racked, stroke);
   return outcomeOf(table, wish.kind, playedBy(player, planned, random), source);
 }
 
-function outcomeOf(table: Table, rack: Rack, shot: Shot, source?: AcceptanceSource): AttemptOutcome {
+function outcomeOf(table: Table, rack: Rack, shot: Shot, source?: AcceptanceSource): PlayedBreak {
   const { rest, events } = simulate(shot);
   const left = leftOnTable(shot.balls, rest);
   const cue = left.find(({ id }) => id === CUE_BALL);
@@ -113,7 +124,12 @@ function outcomeOf(table: Table, rack: Rack, shot: Shot, source?: AcceptanceSour
   const { first } = wayIn(events, CUE_BALL, Infinity);
   const foul = cue === undefined || ballLost(rest) || isBreakOffFoul(rack, first, rest);
   const { control, layout } = gradeBreak(table, rack, foul ? undefined : cue, objects, source);
-  return { done: balls > 0 && !foul, balls, opening: { balls, control, layout, inOff: foul } };
+  return {
+    done: balls > 0 && !foul,
+    balls,
+    opening: { balls, control, layout, inOff: foul },
+    broke: { speed: shot.strike.speed, cueAt: cue && { x: cue.x, y: cue.y } },
+  };
 }
 
 /** What a break is worth to a drill. */
@@ -131,7 +147,7 @@ export function breakPlanner(
   planner: VirtualPlayer,
   drill: Drill,
   task: BreakTask,
-): (player: VirtualPlayer) => AttemptOutcome {
+): (player: VirtualPlayer) => PlayedBreak {
   const wish: RackWish = { kind: drill.rack?.kind ?? 'eight', quality: QUALITY };
   const meanOf = (stroke: BreakStroke, breaks: number, seed: number) => {
     const root = createRandom(seed);

@@ -28,7 +28,7 @@ import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts
 import { CONTACT_GAP, ContactsCard } from './ContactsCard.tsx';
 import { MapCard } from './MapCard.tsx';
 import { RackPicture } from './RackPicture.tsx';
-import { RecordingCard } from './RecordingCard.tsx';
+import { RecordingCard } from '../../planner/RecordingCard.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
 
 /** So many breaks are played at a time. */
@@ -204,6 +204,7 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             distance: wayToRack(table, racked, stroke),
             slowing: table.parameters.slidingFriction * table.parameters.gravity,
           }}
+          take="Take this pace"
           onTake={(pace) => change({ speed: pace })}
         />
         <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />

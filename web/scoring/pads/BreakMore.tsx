@@ -3,6 +3,7 @@ import {
   BREAK_AIMS,
   BREAK_PACES,
   CUE_BALL_ENDS,
+  MOST_BREAK_SPEED,
   NEXT_SHOTS,
   RACK_BY,
   RACK_QUALITY,
@@ -11,10 +12,12 @@ import {
 import { POCKET_NAMES, type PocketName } from '../../../core/table/pockets.ts';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
+import { RecordingCard } from '../../planner/RecordingCard.tsx';
+import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
 import type { BreakHabits } from './useBreakHabits.ts';
 
 /** What is rarely told of a break. */
-type Rare = Pick<BreakLog, 'first' | 'second' | 'cueBall' | 'nextShot' | 'runOut'>;
+type Rare = Pick<BreakLog, 'first' | 'second' | 'cueBall' | 'nextShot' | 'runOut' | 'speed'>;
 
 const YES_NO = ['yes', 'no'] as const;
 
@@ -22,10 +25,12 @@ interface BreakMoreProps {
   readonly seen: Rare;
   readonly onSeen: (change: Partial<Rare>) => void;
   readonly breaks: BreakHabits;
+  /** How far the cue ball runs to the rack; undefined where nobody said from where. */
+  readonly setting: SpeedSetting | undefined;
 }
 
 /** What is rarely said of a break, and what is the same from one to the next: folded away. */
-export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
+export function BreakMore({ seen, onSeen, breaks, setting }: BreakMoreProps) {
   const { vocabulary } = useWords();
   const { habits, put, size, setSize, block } = breaks;
   const pocketWord = (name: PocketName) => pocketWords(name, vocabulary);
@@ -68,6 +73,24 @@ export function BreakMore({ seen, onSeen, breaks }: BreakMoreProps) {
         values={YES_NO}
         onChange={(value) => onSeen({ runOut: value === null ? null : value === 'yes' })}
       />
+      <NumberInput
+        label="Speed of the cue ball, m/s"
+        size="xs"
+        mt={6}
+        min={0.1}
+        max={MOST_BREAK_SPEED}
+        step={0.1}
+        decimalScale={1}
+        value={seen.speed ?? ''}
+        onChange={(value) => onSeen({ speed: typeof value === 'number' && value > 0 ? value : null })}
+      />
+      {setting !== undefined && (
+        <RecordingCard
+          setting={setting}
+          take="Note this speed"
+          onTake={(heard) => onSeen({ speed: Math.min(heard, MOST_BREAK_SPEED) })}
+        />
+      )}
       <NumberInput
         label="Change after so many breaks"
         description="To compare two cues or places; 0 for none"

@@ -6,6 +6,10 @@ import { WING_BALL, type BreakLog } from '../../../core/records/breakLog.ts';
 import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
 import { PARTS, type BlockPlace, type Part } from '../../../core/scoring/blocks.ts';
+import { rackBalls } from '../../../core/rack/rack.ts';
+import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
+import { wayToRack } from '../../../core/virtual/breaks/breakShot.ts';
+import type { Rack } from '../../../core/virtual/breakGrades.ts';
 import { tappedControl, type TappedControl } from '../../../core/virtual/breaks/tappedControl.ts';
 import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { percent } from '../../words/units.ts';
@@ -45,8 +49,10 @@ const FIRST: Telling = {
   cueBall: null,
   nextShot: null,
   runOut: null,
+  speed: null,
 };
 const GRADES = [0, 1, 2, 3];
+const LEVEL_TIP = { side: 0, height: 0 };
 const GRADE_KEYS = { control: ['a', 's', 'd', 'g'], layout: ['h', 'j', 'k', 'l'] } as const;
 
 /** The break once balls, control and layout are said. */
@@ -160,7 +166,17 @@ export function useBreakPad({ actions, course, table }: ScoringProps & { readonl
         <PadButton action={save} />
       </div>
     ),
-    below: <BreakMore seen={seen} onSeen={put} breaks={breaks} />,
+    below: <BreakMore seen={seen} onSeen={put} breaks={breaks} setting={speedSetting(table, rack, from)} />,
+  };
+}
+
+/** How far the cue ball of a full hit on the head ball runs; undefined where nobody said from where, or it is no such break. */
+function speedSetting(table: Table, rack: Rack, from: Point | null): SpeedSetting | undefined {
+  if (from === null || rack === 'reds') return undefined;
+  const stroke = { from, at: 0, covered: 1, past: 'right', speed: 1, tip: LEVEL_TIP, elevation: 0 } as const;
+  return {
+    distance: wayToRack(table, rackBalls(rack, table.preset), stroke),
+    slowing: table.parameters.slidingFriction * table.parameters.gravity,
   };
 }
 

@@ -1,11 +1,14 @@
 import { Button, FileButton, Group, Text, Title } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
-import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
-import { recordedWords } from '../../words/breakStudyWords.ts';
-import { recordedSpeedOf } from '../../workers/break.ts';
+import type { SpeedSetting } from '../../core/sound/breakSpeed.ts';
+import { recordedWords } from '../words/breakStudyWords.ts';
+import { useMicrophone } from './useMicrophone.ts';
+import { recordedSpeedOf } from '../workers/break.ts';
 
 interface RecordingCardProps {
   readonly setting: SpeedSetting;
+  /** What a pace that was heard is taken up as. */
+  readonly take: string;
   /** Takes the heard pace up, m/s. */
   readonly onTake: (speed: number) => void;
 }
@@ -22,7 +25,7 @@ async function soundIn(file: File): Promise<{ readonly samples: Float32Array; re
 }
 
 /** How hard a break was, from its sound. */
-export function RecordingCard({ setting, onTake }: RecordingCardProps) {
+export function RecordingCard({ setting, take, onTake }: RecordingCardProps) {
   const heard = useMutation({
     networkMode: 'always',
     mutationFn: async (file: File) => {
@@ -33,29 +36,47 @@ export function RecordingCard({ setting, onTake }: RecordingCardProps) {
     },
   });
   const told = heard.data;
+  const microphone = useMicrophone((sound) => heard.mutate(sound));
+  const refused = microphone.refused ?? (heard.error === null ? undefined : `${heard.error.message}.`);
   return (
     <section className="card" aria-labelledby="recording-title" aria-busy={heard.isPending}>
       <Group justify="space-between">
         <Title order={2} size="h4" id="recording-title">
           Pace by ear
         </Title>
-        <FileButton accept="audio/*" onChange={(file) => file !== null && heard.mutate(file)}>
-          {(props) => (
-            <Button size="xs" variant="default" loading={heard.isPending} {...props}>
-              A recording
+        <Group gap={6}>
+          {microphone.isThere && (
+            <Button
+              size="xs"
+              variant={microphone.isOn ? 'filled' : 'default'}
+              onClick={microphone.isOn ? microphone.stop : microphone.start}
+            >
+              {microphone.isOn ? 'Stop' : 'Listen'}
             </Button>
           )}
-        </FileButton>
+          <FileButton accept="audio/*" onChange={(file) => file !== null && heard.mutate(file)}>
+            {(props) => (
+              <Button size="xs" variant="default" loading={heard.isPending} {...props}>
+                A recording
+              </Button>
+            )}
+          </FileButton>
+        </Group>
       </Group>
-      {heard.isIdle && (
+      {microphone.isOn && (
+        <Text size="sm" role="status">
+          Listening: play the break, then stop.
+        </Text>
+      )}
+      {heard.isIdle && !microphone.isOn && (
         <Text size="sm">
           From the tip to the rack: the cue ball runs {Math.round(1000 * setting.distance)} mm as it lies
           here. The recording stays on this device.
         </Text>
       )}
-      {heard.error !== null && (
+      {refused !== undefined && (
         <Text size="sm" role="alert" c="var(--jr-coral-text)">
-          {heard.error.message}.
+          {refused}
         </Text>
       )}
       {told !== undefined && (
@@ -70,7 +91,7 @@ export function RecordingCard({ setting, onTake }: RecordingCardProps) {
           variant="default"
           onClick={() => onTake(Math.round(10 * told.speed) / 10)}
         >
-          Take this pace
+          {take}
         </Button>
       )}
     </section>
