@@ -26,6 +26,9 @@ function kicking(name: string, wanted: string, work: (position: KickPosition) =>
   return { name, value: middle(SEEDS.map(time)), unit: 'ms, one thread', wanted };
 }
 
+/** Ends a search at its first answer. */
+class FirstTold extends Error {}
+
 const TEAM = executionErrorOf('team', 'pool');
 
 /** Milliseconds for the lines of one stroke, for those over paces and sides with a player's chances, and for what to play. */
@@ -33,6 +36,16 @@ export const kicks: Readonly<Record<string, () => Figure>> = {
   'kicks.stroke': () => kicking('kicks.stroke', 'under 150', (position) => kickLines(position, STROKE, WISH)),
   'kicks.family': () =>
     kicking('kicks.family', 'under 1,500', (position) => kickFamilies(position, WISH, TEAM)),
+  'kicks.first': () =>
+    kicking('kicks.first', 'under 300', (position) => {
+      try {
+        kickFamilies(position, WISH, TEAM, undefined, () => {
+          throw new FirstTold();
+        });
+      } catch (error) {
+        if (!(error instanceof FirstTold)) throw error;
+      }
+    }),
   'rule.map': () =>
     kicking('rule.map', 'under 10,000', ({ table }) =>
       thumbMap(

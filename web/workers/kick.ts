@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { KickFamily } from '../../core/shot/kicks/kickFamilies.ts';
+import type { KickFamily, RatedLine } from '../../core/shot/kicks/kickFamilies.ts';
 import type { KickStroke } from '../../core/shot/kicks/way.ts';
 import { oneRun, type Running } from './oneRun.ts';
 import type { KickTold } from '../../core/scoring/kickCause.ts';
@@ -29,8 +29,9 @@ export function kickToldOf(asked: KickAsked, planned: PlannedLine, ended: KickEn
 export function kickFamiliesOf(
   asked: KickAsked,
   onShare: (share: number) => void,
+  onFirst: (line: RatedLine) => void = () => undefined,
 ): Running<readonly KickFamily[]> {
   return oneRun<KickSolver, readonly KickFamily[]>(start(), (solver) =>
-    solver.families(asked, proxy(onShare)),
+    solver.families(asked, proxy(onShare), proxy(onFirst)),
   );
 }

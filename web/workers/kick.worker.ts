@@ -40,9 +40,9 @@ const solver: KickSolver = {
       .sort((a, b) => b.chance.legal - a.chance.legal);
     return Promise.resolve({ seen: seenOf(position, asked.target), lines });
   },
-  families(asked, onShare) {
+  families(asked, onShare, onFirst) {
     const position = positionOf(asked);
-    const found = kickFamilies(position, asked.wish, asked.error, onShare);
+    const found = kickFamilies(position, asked.wish, asked.error, onShare, onFirst);
     if (found.length > 0 || asked.wish.cushions === undefined) return Promise.resolve(found);
     // Where the cushions that are asked for lead nowhere, any way is better than none.
     const any = { ...asked.wish, cushions: undefined, mostCushions: MOST_CUSHIONS };

@@ -40,8 +40,12 @@ export interface KickEnd extends KickTaps {
 /** What the worker for kicks does. */
 export interface KickSolver {
   lines(asked: KickAsked, stroke: KickStroke): Promise<LinesTold>;
-  /** @param onShare told after each stroke what share is done, 0…1 */
-  families(asked: KickAsked, onShare: (share: number) => void): Promise<readonly KickFamily[]>;
+  /** @param onShare told after each stroke what share is done, 0…1 @param onFirst told a first good line */
+  families(
+    asked: KickAsked,
+    onShare: (share: number) => void,
+    onFirst: (line: RatedLine) => void,
+  ): Promise<readonly KickFamily[]>;
   /** What the places of both balls tell of a kick that was planned. */
   told(asked: KickAsked, planned: PlannedLine, ended: KickEnd): Promise<KickTold>;
 }

@@ -20,8 +20,11 @@ const TRIED = 4;
 const MOST_FAMILIES = 12;
 /** For a first look at a line one of so many executions. */
 const ROUGHLY = 4;
-/** Narrower than this nobody plays, radians. */
-const NARROW = toRadians(0.05);
+/** Narrower than this nobody plays, radians: over all strokes directions are looked at in these steps. */
+const NARROW = toRadians(0.16);
+/** The stroke by which a first answer is given, and how many of its lines are tried for it. */
+const FIRST = { speed: 2.3, side: 0 } as const;
+const FIRST_TRIED = 3;
 
 /** A line with what a player makes of it. */
 export interface RatedLine extends KickLine {
@@ -73,6 +76,7 @@ export function rated(
 /**
  * The lines over paces and sides, grouped by the way they go, each with the stroke that this player brings off most often.
  * @param error the player's @param onStroke told after each stroke with the share that is done, 0…1
+ * @param onFirst told the best line of a plain stroke at a middle pace, if it has one, before the others are looked at
  * @returns the best first
  */
 export function kickFamilies(
@@ -80,11 +84,16 @@ export function kickFamilies(
   wish: KickWish,
   error: ExecutionError,
   onStroke?: (share: number) => void,
+  onFirst?: (line: RatedLine) => void,
 ): readonly KickFamily[] {
-  const strokes = kickStrokes(position, wish);
+  const strokes = [...kickStrokes(position, wish)].sort((a, b) => Number(isFirst(b)) - Number(isFirst(a)));
   const isPart = wish.side !== undefined || wish.pocket !== undefined;
   const all = strokes.flatMap((stroke, i) => {
-    const found = stretchesOf(position, stroke, wish.mostCushions, meetsWanted(wish));
+    const found = stretchesOf(position, stroke, wish.mostCushions, meetsWanted(wish), NARROW);
+    if (i === 0 && onFirst !== undefined) {
+      const first = bestOf(position, stroke, wish, error, found);
+      if (first !== undefined) onFirst(first);
+    }
     onStroke?.((i + 1) / strokes.length);
     return found.flatMap((stretch): readonly Candidate[] =>
       isPart
@@ -119,6 +128,27 @@ export function kickFamilies(
       return [{ cushions, first, best: rated(position, whole, wish, error), lines: members }];
     })
     .sort((a, b) => b.best.chance.legal - a.best.chance.legal);
+}
+
+const isFirst = ({ speed, tip }: KickStroke) => speed === FIRST.speed && tip.side === FIRST.side;
+
+/** Of the widest stretches of a stroke the line that the player brings off most often, by a first look. */
+function bestOf(
+  position: KickPosition,
+  stroke: KickStroke,
+  wish: KickWish,
+  error: ExecutionError,
+  found: readonly Stretch[],
+): RatedLine | undefined {
+  const rated = [...found]
+    .sort((a, b) => b.high - b.low - (a.high - a.low))
+    .slice(0, FIRST_TRIED)
+    .flatMap((stretch) => linesIn(position, stroke, wish, stretch))
+    .map((line): RatedLine => {
+      const chance = kickChance(position, stroke, middleOf(line), error, meetsWanted(wish), ROUGHLY);
+      return { ...line, chance };
+    });
+  return rated.sort((a, b) => b.chance.legal - a.chance.legal)[0];
 }
 
 type BareLine = Pick<KickLine, 'low' | 'high' | 'stroke' | 'cushions' | 'first'>;

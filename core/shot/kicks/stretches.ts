@@ -19,8 +19,8 @@ export interface Stretch {
 
 /**
  * All stretches of directions in which a stroke leads the cue ball to a wanted ball: all round the table in steps, the
- * borders by halving. Every stretch of 0.1° and more is found.
- * @param most cushions before the ball, 0…8 @param wanted whether a way is looked for
+ * borders by halving. Every stretch of 0.1° and more is found, or, with another step, every one that is wider than that.
+ * @param most cushions before the ball, 0…8 @param wanted whether a way is looked for @param step radians
  * @returns by direction
  */
 export function stretchesOf(
@@ -28,9 +28,10 @@ export function stretchesOf(
   stroke: KickStroke,
   most: number,
   wanted: (way: Way) => boolean,
+  step = STEP,
 ): readonly Stretch[] {
   const wayAt = (direction: number) => wayOf(kickShot(position, stroke, direction), most);
-  const count = Math.ceil((2 * Math.PI) / STEP);
+  const count = Math.ceil((2 * Math.PI) / step);
   const at = (i: number) => -Math.PI + (2 * Math.PI * i) / count;
   const ways = Array.from({ length: count }, (_, i) => wayAt(at(i)));
   const keys = ways.map(wayKey);

@@ -1,6 +1,6 @@
 import { Text, UnstyledButton } from '@mantine/core';
-import type { ReactNode } from 'react';
-import type { KickFamily } from '../../../core/shot/kicks/kickFamilies.ts';
+import { useState, type ReactNode } from 'react';
+import type { KickFamily, RatedLine } from '../../../core/shot/kicks/kickFamilies.ts';
 import { cushionsWords, lineWords, strokeWords } from '../../words/kickWords.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
@@ -31,12 +31,22 @@ function isOtherWay({ wish }: KickAsked, families: readonly KickFamily[] | undef
 export function FamiliesCard(props: FamiliesCardProps) {
   const { asked, tableKey, onTake, title = 'Best of all strokes', ask = 'Find it', below } = props;
   const { vocabulary, term } = useWords();
-  const run = useOneRun(tableKey, (onShare) => kickFamiliesOf(asked, onShare));
+  const [first, setFirst] = useState<{ readonly key: string; readonly line: RatedLine }>();
+  const run = useOneRun(tableKey, (onShare) =>
+    kickFamiliesOf(asked, onShare, (line) => setFirst({ key: tableKey, line })),
+  );
   const families = run.answer;
+  const early = run.isRunning && first?.key === tableKey ? first.line : undefined;
   return (
     <section className="card" aria-labelledby="families-title" aria-busy={run.isRunning}>
       <RunHead title={title} id="families-title" ask={ask} counted="Strokes tried" run={run} />
       {!run.isBegun && <Text size="sm">Over paces and sides: which way is met most often, and how.</Text>}
+      {early !== undefined && (
+        <Text size="sm" data-testid="first-line">
+          So far: {cushionsWords(early.cushions, vocabulary)}, {strokeWords(early.stroke, vocabulary)};{' '}
+          {lineWords(early)}.
+        </Text>
+      )}
       {families?.length === 0 && <Text size="sm">No stroke of these leads there.</Text>}
       {isOtherWay(asked, families) && (
         <Text size="sm">
