@@ -16,6 +16,7 @@ import { openPool } from './db/pool.ts';
 import { openCallThread } from './calls/thread.ts';
 import { tellDamagedTo } from './db/damaged.ts';
 import { loadDemo } from './demo/load.ts';
+import { readDemoRounds } from './demo/otherRounds.ts';
 import { DEMO_SIGN_INS } from './demo/people.ts';
 import { readLibrary, storeLibrary } from './drills/library.ts';
 import { openPlanThread } from './drills/planThread.ts';
@@ -54,7 +55,7 @@ const library = await listLibrary(pool);
 await storeShippedBenchmarks(pool, library, await readShippedBenchmarks(path.join(root, 'levels')));
 await deleteExpiredSessions(pool, new Date());
 await deleteOldTries(pool, new Date());
-if (demo) await loadDemo(pool, Date.now());
+if (demo) await loadDemo(pool, Date.now(), await readDemoRounds(path.join(root, 'levels')));
 
 const threads = env['JOLLY_BENCHMARKS'] === '0' ? undefined : openThreads();
 const benchmarks = threads && new BenchmarkQueue({ pool, log, run: threads.run, threads: THREADS });

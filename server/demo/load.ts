@@ -3,7 +3,6 @@ import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { createRandom } from '../../core/random/random.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
-import { virtualRounds } from '../../core/virtual/playRound.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { benchmarkKey, queueBenchmark } from '../benchmarks/queue.ts';
@@ -17,22 +16,36 @@ import { insertTable } from '../db/queries/tables.ts';
 import { isDuplicate } from '../db/errors.ts';
 import { inTransaction, type DatabasePool } from '../db/pool.ts';
 import { planFor } from '../drills/plans.ts';
-import { DEMO_CLUB, DEMO_COACHES, DEMO_OTHER_ROUNDS, DEMO_PLAYER_SIGN_IN, DEMO_PLAYERS } from './people.ts';
+import {
+  DEMO_CLUB,
+  DEMO_COACHES,
+  DEMO_OTHER_ROUNDS,
+  DEMO_PLAYER_SIGN_IN,
+  DEMO_PLAYERS,
+  DEMO_SEED,
+  otherSeed,
+} from './people.ts';
 import { callPositions } from './calls.ts';
 import { playCareer } from './careers.ts';
 import { idOf } from './ids.ts';
 import { lessonOf, storeLessons } from './lessons.ts';
 import { storeProgrammes } from './programmes.ts';
-import { storeVirtualRound } from './rounds.ts';
+import type { DemoRound } from '../../core/records/demoRound.ts';
+import { roundsOf } from './otherRounds.ts';
+import { storeLoggedRound } from './rounds.ts';
 import { DEMO_TABLES, homeOf, type DemoTable } from './tables.ts';
 
-const SEED = 4610;
+const SEED = DEMO_SEED;
 const DAY_MS = 86_400_000;
 /** Every so many of the players use the trainers. */
 const CALLERS_OF = 3;
 
-/** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 */
-export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean> {
+/** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 @param shipped rounds that need not be played anew */
+export async function loadDemo(
+  pool: DatabasePool,
+  now: number,
+  shipped: readonly DemoRound[] = [],
+): Promise<boolean> {
   if ((await countClubs(pool)) > 0) return false;
   const drills = await listLibrary(pool);
   const passwords = await Promise.all(
@@ -83,7 +96,7 @@ export async function loadDemo(pool: DatabasePool, now: number): Promise<boolean
     }
     await storeLessons(db, { clubId, now, idOf });
     await storeProgrammes(db, { clubId, now });
-    await playOtherRounds(db, { clubId, drills, now });
+    await playOtherRounds(db, { clubId, drills, now, shipped });
     const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
     for (const entry of drills.filter(({ document }) => played.has(document.slug))) {
       await storeBenchmarks(db, entry, tableOfCard(homeOf(entry).card, null));
@@ -126,11 +139,15 @@ interface OtherRounds {
   readonly clubId: string;
   readonly drills: readonly StoredDrill[];
   readonly now: number;
+  readonly shipped: readonly DemoRound[];
 }
 
 /** Clearances, plants and the like: each drill planned once, then played round by round over the weeks. */
-async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: OtherRounds): Promise<void> {
-  for (const { player, level, drill, rounds, from, to } of DEMO_OTHER_ROUNDS) {
+async function playOtherRounds(
+  db: PoolConnection,
+  { clubId, drills, now, shipped }: OtherRounds,
+): Promise<void> {
+  for (const [course, { player, level, drill, rounds, from, to }] of DEMO_OTHER_ROUNDS.entries()) {
     const entry = drills.find(({ document }) => document.slug === drill);
     if (entry === undefined) throw new Error(`loadDemo: there is no drill ${drill}`);
     const home = homeOf(entry);
@@ -146,7 +163,7 @@ async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: Othe
         clubId,
       },
     );
-    const played = virtualRounds(entry.document, { stage: 1, ladderStart: 0 }, table, level);
+    const logsOf = roundsOf({ document: entry.document, card: home.card, level }, shipped);
     for (let k = 0; k < rounds; k++) {
       const name = `${player} ${drill} ${String(k)}`;
       const daysAgo = from + ((to - from) * k) / (rounds - 1);
@@ -165,18 +182,16 @@ async function playOtherRounds(db: PoolConnection, { clubId, drills, now }: Othe
         revision: entry.revision,
         stage: 1,
         ladderStart: 0,
-        seed: SEED + k,
+        seed: otherSeed(course, k),
         lesson: k === rounds - 1 ? lessonOf(idOf, player, drill) : null,
         startedAt: new Date(Math.min(day + 18.5 * 3_600_000, now - 3_600_000)),
       };
-      const seed = SEED + k;
       const attemptId = (ordinal: number) => idOf(`${name} ${String(ordinal)}`);
-      await storeVirtualRound(db, row, {
+      await storeLoggedRound(db, row, {
         entry,
         table,
         tableName: home.name,
-        rounds: played,
-        seed,
+        logs: logsOf(row.seed),
         idOf: attemptId,
       });
     }

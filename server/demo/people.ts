@@ -24,6 +24,9 @@ export interface DemoPlayer {
 }
 
 /** Rounds of drills that are counted otherwise than by landings, by virtual players of one level. */
+/** Of everything that is drawn for the demo. */
+export const DEMO_SEED = 4610;
+
 export const DEMO_OTHER_ROUNDS: readonly {
   readonly player: string;
   readonly level: LevelName;
@@ -37,10 +40,20 @@ export const DEMO_OTHER_ROUNDS: readonly {
   { player: 'Wren Sallow', level: 'team', drill: 'far-shores', rounds: 4, from: 50, to: 4 },
   { player: 'Idris Pell', level: 'team', drill: 'frozen-pair', rounds: 4, from: 40, to: 1 },
   { player: 'Idris Pell', level: 'team', drill: 'far-shores', rounds: 4, from: 45, to: 6 },
-  { player: 'Idris Pell', level: 'team', drill: 'eight-head', rounds: 5, from: 48, to: 3 },
+  { player: 'Idris Pell', level: 'team', drill: 'eight-head', rounds: 12, from: 150, to: 3 },
+  { player: 'Wren Sallow', level: 'team', drill: 'one-bounce', rounds: 6, from: 62, to: 2 },
+  { player: 'Idris Pell', level: 'team', drill: 'leave-nothing', rounds: 5, from: 55, to: 5 },
+  { player: 'Bede Harrow', level: 'title', drill: 'leave-nothing', rounds: 3, from: 33, to: 4 },
+  { player: 'Osric Vane', level: 'match', drill: 'replay', rounds: 5, from: 36, to: 3 },
+  { player: 'Osric Vane', level: 'match', drill: 'thin-and-home', rounds: 4, from: 28, to: 2 },
   { player: 'Osric Vane', level: 'match', drill: 'moored', rounds: 5, from: 40, to: 4 },
   { player: 'Osric Vane', level: 'match', drill: 'three-red-break', rounds: 3, from: 30, to: 6 },
 ];
+
+/** The throw and the errors of a round: another one for every player, drill and round. @param course its place in DEMO_OTHER_ROUNDS */
+export function otherSeed(course: number, round: number): number {
+  return DEMO_SEED + 100 * course + round;
+}
 
 const POOL = ['anchor-drop', 'harbour-turn', 'back-to-the-quay'];
 const SNOOKER = ['held-for-the-black', 'round-to-the-blue', 'drawn-back-for-the-blue'];

@@ -60,7 +60,7 @@ export const DEMO_TABLES: readonly DemoTable[] = [
 ];
 
 /** The table on which the demo's players play a drill: the first of its kind. */
-export function homeOf({ document }: StoredDrill): DemoTable {
+export function homeOf({ document }: Pick<StoredDrill, 'document'>): DemoTable {
   const table = DEMO_TABLES.find(({ card }) => card.preset === document.table);
   if (table === undefined) throw new Error(`loadDemo: there is no table for ${document.slug}`);
   return table;

@@ -1,4 +1,5 @@
 import { loadDemo } from '../demo/load.ts';
+import { readDemoRounds } from '../demo/otherRounds.ts';
 import { DEMO_SIGN_INS } from '../demo/people.ts';
 import { CHARACTERS, onServer, openApp, urlOf, type TestApp } from './club.ts';
 
@@ -8,6 +9,6 @@ const DATABASE = 'jolly_demo';
 export async function openDemoApp(): Promise<TestApp> {
   await onServer(`CREATE DATABASE IF NOT EXISTS ${DATABASE} ${CHARACTERS}`);
   const opened = await openApp(urlOf(DATABASE), { demoSignIns: DEMO_SIGN_INS });
-  await loadDemo(opened.pool, opened.clock.now);
+  await loadDemo(opened.pool, opened.clock.now, await readDemoRounds('levels'));
   return { ...opened, close: () => opened.pool.end() };
 }
