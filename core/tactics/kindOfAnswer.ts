@@ -1,12 +1,24 @@
+import { toRadians } from '../math/angle.ts';
 import type { Shot } from '../motion/shot.ts';
 import { leftOnTable } from '../planning/aftermath.ts';
 import { seenOf } from '../shot/kicks/seen.ts';
 import type { Situation } from './situation.ts';
+import { JUMPING } from './raisedButt.ts';
 import type { TurnEnd } from './turnEnd.ts';
 import { onForOpponent } from './turns.ts';
 
 /** What a stroke is meant to do, by what it does as planned. */
-export const ANSWER_NAMES = ['pot', 'hide', 'foul', 'kick', 'thin hit', 'full hit', 'half hit'] as const;
+export const ANSWER_NAMES = [
+  'pot',
+  'hide',
+  'foul',
+  'jump',
+  'swerve',
+  'kick',
+  'thin hit',
+  'full hit',
+  'half hit',
+] as const;
 export type AnswerName = (typeof ANSWER_NAMES)[number];
 
 /** An answer in a few words: what it does, at which ball, by which cushions. */
@@ -19,6 +31,8 @@ export interface AnswerKind {
 }
 
 const THIN = 0.35;
+/** From this butt on a stroke with side is meant to curve, radians. */
+const SWERVING = toRadians(15);
 const FULL = 0.7;
 
 /** Names a stroke by its planned end. */
@@ -29,6 +43,9 @@ export function kindOfAnswer(situation: Situation, shot: Shot, planned: TurnEnd)
   const named = (name: AnswerName): AnswerKind => ({ name, ball, cushions });
   if (planned.kind === 'pot') return named('pot');
   if (planned.kind === 'foul') return { name: 'foul', ball, cushions: [] };
+  const { elevation, tip } = shot.strike;
+  if (elevation >= JUMPING && tip.side === 0 && cushions.length === 0) return named('jump');
+  if (elevation >= SWERVING && tip.side !== 0 && cushions.length === 0) return named('swerve');
   if (leavesHidden(situation, shot, planned)) return named('hide');
   if (cushions.length > 0) return named('kick');
   if (hit.covered < THIN) return named('thin hit');

@@ -8,6 +8,7 @@ import { mean } from '../statistics/summary.ts';
 import { scaleOf, worthOn, type Scale } from './frame.ts';
 import { kindOfAnswer, type AnswerKind } from './kindOfAnswer.ts';
 import { FOR_GOOD, sidesOf, toTheRight, type Sides } from './sides.ts';
+import { raisedStrokes } from './raisedButt.ts';
 import type { Situation } from './situation.ts';
 import { worthOfEnd, type EndKind, type TurnEnd } from './turnEnd.ts';
 import { TurnJudge } from './turnJudge.ts';
@@ -96,12 +97,13 @@ export function rankAnswers(
   const round = strokesAllRound(situation, glance, (share) => onShare(0.5 * share));
   const pots = potsToTry(situation, glance);
   const fouls = foulsToTry(situation, glance);
+  const raised = raisedStrokes(situation, glance);
   const tried = (some: readonly Candidate[], draws: readonly Draws[], by = judge) =>
     some.map((each) => played(situation, by, each, draws));
   // What a stroke does as planned says little of what it does with errors: each is tried a few times.
   const scale = scaleOf(situation);
   const best = (some: readonly Tried[]) => bestFirst(some, scale);
-  const glanced = best(tried([...pots, ...round, ...fouls], GLANCED, glance));
+  const glanced = best(tried([...pots, ...round, ...raised, ...fouls], GLANCED, glance));
   const rough = best(tried(spreadOut(glanced), ROUGHLY, glance));
   onShare(0.6);
   const close = best(tried(ofAllKinds(situation, rough, CLOSE), CLOSELY, glance));

@@ -10,6 +10,7 @@ import { isPlanKept } from '../planner/order/isKept.ts';
 import { AnswersCard } from '../planner/tactics/AnswersCard.tsx';
 import { AnswerTable } from '../planner/tactics/AnswerTable.tsx';
 import { SAFETY_LEVEL, safetySituation } from '../planner/tactics/safetySituation.ts';
+import { StrokeCaution } from '../planner/StrokeCaution.tsx';
 import { useOneRun } from '../planner/useOneRun.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
 import { rankingOf } from '../workers/tactics.ts';
@@ -63,6 +64,7 @@ export function useSafetyAnswers(
           </Button>
         }
       />
+      {answer !== undefined && <StrokeCaution strike={answer.shot.strike} leaves={false} />}
       {!run.isBegun && (
         <Text size="xs" c="dimmed">
           As a {SAFETY_LEVEL} player, against a {opponentLevel(drill)} player.

@@ -26,6 +26,8 @@ describe('an answer in words', () => {
     expect(answerName({ name: 'foul', ball: '', cushions: [] }, 'pool')).toBe(
       'Foul on purpose, meeting nothing',
     );
+    expect(answerName({ name: 'jump', ball: '3', cushions: [] }, 'pool')).toBe('Jump to the 3');
+    expect(answerName({ name: 'swerve', ball: 'blue', cushions: [] }, 'snooker')).toBe('Swerve to the blue');
     expect(answerName({ name: 'foul', ball: 'blue', cushions: [] }, 'snooker')).toBe(
       'Foul on purpose: meet the blue first',
     );

@@ -30,6 +30,10 @@ export function answerName({ name, ball, cushions }: AnswerKind, vocabulary: Voc
       return `Pot the ${ball}${by}`;
     case 'hide':
       return `Meet the ${ball} and hide${by}`;
+    case 'jump':
+      return `Jump to the ${ball}`;
+    case 'swerve':
+      return `Swerve to the ${ball}`;
     case 'foul':
       return ball === '' ? 'Foul on purpose, meeting nothing' : `Foul on purpose: meet the ${ball} first`;
     case 'kick':
