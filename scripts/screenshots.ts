@@ -47,21 +47,12 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/hall');
     await page.getByText('Another table').waitFor();
   },
-  table: async (page) => {
-    await page.goto('/hall');
-    await page.getByRole('link', { name: /Pool room, table 4/ }).click();
-    await page.getByText('Card 1:').waitFor();
-  },
   drills: async (page) => {
     await page.goto('/drills');
     await page.getByText('Anchor drop').waitFor();
   },
   'drill-pool': async (page) => {
     await showDrill(page, 'harbour-turn');
-  },
-  'drill-order': async (page) => {
-    await page.goto('/drills/two-fleets');
-    await page.getByText('The task').waitFor();
   },
   designer: async (page) => {
     await page.goto('/drills/new?from=harbour-turn');
@@ -105,6 +96,20 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.goto('/lab/order');
     await page.locator('section[aria-busy="false"]').getByTestId('plan-chance').waitFor({ timeout: 120_000 });
     await page.getByRole('button', { name: /^2\. / }).click();
+  },
+  kick: async (page) => {
+    await page.goto('/drills/round-the-mast?stage=1');
+    const card = page.getByRole('region', { name: 'Lines' });
+    await card.getByRole('button', { name: 'Find them' }).click();
+    await card.getByRole('button', { name: /^1\. / }).click({ timeout: 60_000 });
+    await card.getByRole('link', { name: 'Open in the lab' }).click();
+    await page.getByTestId('line-facts').waitFor();
+    await page.evaluate(() => window.scrollTo(0, 0));
+  },
+  break: async (page) => {
+    await page.goto('/lab/break');
+    await page.getByRole('button', { name: 'Break 200 times' }).click();
+    await page.getByTestId('study').waitFor({ timeout: 60_000 });
   },
   call: async (page) => {
     await page.goto('/lab/call?kind=does%20it%20pass&level=close');

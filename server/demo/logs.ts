@@ -48,7 +48,7 @@ export function logOfOutcome(outcome: VirtualAttempt, number: number): AttemptLo
               ...BREAK_UNSEEN,
               ...opening,
               cue: BREAK_CUES[Math.floor(number / 2) % BREAK_CUES.length] ?? null,
-              runOut: opening.control + opening.layout >= RUN_OUT,
+              runOut: done && opening.control + opening.layout >= RUN_OUT,
               speed: broke === undefined ? null : Math.round(10 * broke.speed) / 10,
               from: BREAK_FROM[number % BREAK_FROM.length] ?? null,
             },

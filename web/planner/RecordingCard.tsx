@@ -39,7 +39,12 @@ export function RecordingCard({ setting, take, onTake }: RecordingCardProps) {
   const microphone = useMicrophone((sound) => heard.mutate(sound));
   const refused = microphone.refused ?? (heard.error === null ? undefined : `${heard.error.message}.`);
   return (
-    <section className="card" aria-labelledby="recording-title" aria-busy={heard.isPending}>
+    <section
+      className="card"
+      style={{ marginBlock: 6 }}
+      aria-labelledby="recording-title"
+      aria-busy={heard.isPending}
+    >
       <Group justify="space-between">
         <Title order={2} size="h4" id="recording-title">
           Pace by ear

@@ -1,20 +1,28 @@
 import { Group, Select, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
-import type { BreakSum } from '../../core/records/roundSums.ts';
+import type { MonthSums } from '../../core/records/progress.ts';
+import { addSums } from '../../core/scoring/roundSums.ts';
 import {
   allBreaks,
   BREAK_TRAITS,
   compareBreaks,
   groupBreaks,
+  type BreakGroup,
   type BreakTrait,
 } from '../../core/scoring/breakComparison.ts';
 import { wingRecord } from '../../core/scoring/wingBall.ts';
+import { monthName } from '../words/dates.ts';
 import { interval } from '../words/units.ts';
 import { comparisonWords } from './comparisonWords.ts';
 import { BreakRests } from './BreakRests.tsx';
 import { WingPart } from './WingPart.tsx';
 
-const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
+const BY_MONTH = 'month';
+const GROUPED_BY = [...BREAK_TRAITS, BY_MONTH] as const;
+type GroupedBy = BreakTrait | typeof BY_MONTH;
+
+const TRAIT_WORDS: Readonly<Record<GroupedBy, string>> = {
+  month: 'month',
   cue: 'cue',
   place: 'place of the cue ball',
   aim: 'what is hit',
@@ -26,23 +34,25 @@ const TRAIT_WORDS: Readonly<Record<BreakTrait, string>> = {
 };
 
 /** A value as it is read: a speed is the whole m/s that it begins with. */
-function groupWords(trait: BreakTrait, value: string): string {
+function groupWords(trait: GroupedBy, value: string): string {
   return trait === 'speed' ? `${value} to ${Number(value) + 1} m/s` : value;
 }
 
-interface BreaksPartProps {
-  readonly breaks: readonly BreakSum[];
-  /** How many cue balls came to rest in each field of the table. */
-  readonly rests: readonly number[] | undefined;
+/** The breaks of each month in which there were some, with the month's name. */
+function breaksByMonth(months: readonly MonthSums[]): readonly BreakGroup[] {
+  return months.flatMap(({ month, sums: { breaks } }) =>
+    breaks.length === 0 ? [] : [{ value: monthName(month), ...allBreaks(breaks) }],
+  );
 }
 
 /** How a player breaks, and whether one cue or place is better than another, or not decided yet. */
-export function BreaksPart({ breaks, rests }: BreaksPartProps) {
+export function BreaksPart({ months }: { readonly months: readonly MonthSums[] }) {
+  const { breaks, breakRests: rests } = addSums(months.map(({ sums }) => sums));
   const several = BREAK_TRAITS.filter((each) => groupBreaks(breaks, each).length > 1);
-  const [trait, setTrait] = useState<BreakTrait>(several[0] ?? 'cue');
+  const [trait, setTrait] = useState<GroupedBy>(several[0] ?? 'cue');
   if (breaks.length === 0) return null;
   const all = allBreaks(breaks);
-  const groups = groupBreaks(breaks, trait);
+  const groups = trait === BY_MONTH ? breaksByMonth(months) : groupBreaks(breaks, trait);
   const wing = wingRecord(breaks);
   const [a, b] = groups;
   return (
@@ -56,9 +66,9 @@ export function BreaksPart({ breaks, rests }: BreaksPartProps) {
           size="xs"
           w={190}
           allowDeselect={false}
-          data={BREAK_TRAITS.map((value) => ({ value, label: `by ${TRAIT_WORDS[value]}` }))}
+          data={GROUPED_BY.map((value) => ({ value, label: `by ${TRAIT_WORDS[value]}` }))}
           value={trait}
-          onChange={(value) => setTrait(BREAK_TRAITS.find((each) => each === value) ?? 'cue')}
+          onChange={(value) => setTrait(GROUPED_BY.find((each) => each === value) ?? 'cue')}
         />
       </Group>
       <Text size="sm">
@@ -91,15 +101,17 @@ export function BreaksPart({ breaks, rests }: BreaksPartProps) {
           </Table.Tbody>
         </Table>
       )}
-      <Text mt={6} data-testid="break-comparison">
-        {a === undefined || b === undefined
-          ? `Only one ${TRAIT_WORDS[trait]} was noted: nothing to compare.`
-          : comparisonWords(
-              groupWords(trait, a.value),
-              groupWords(trait, b.value),
-              compareBreaks(breaks, trait, a.value, b.value),
-            )}
-      </Text>
+      {trait !== BY_MONTH && (
+        <Text mt={6} data-testid="break-comparison">
+          {a === undefined || b === undefined
+            ? `Only one ${TRAIT_WORDS[trait]} was noted: nothing to compare.`
+            : comparisonWords(
+                groupWords(trait, a.value),
+                groupWords(trait, b.value),
+                compareBreaks(breaks, trait, a.value, b.value),
+              )}
+        </Text>
+      )}
     </section>
   );
 }

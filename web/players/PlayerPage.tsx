@@ -3,7 +3,6 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Player } from '../../core/records/player.ts';
-import { addSums } from '../../core/scoring/roundSums.ts';
 import { call } from '../api/client.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { playerProgressQuery, playerQuery, playersQuery } from '../api/players.ts';
@@ -46,7 +45,6 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
   const titleOf = (slug: string) =>
     drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
   const { kinds, months } = progress.data;
-  const sums = addSums(months.map((month) => month.sums));
   return (
     <Stack gap="sm">
       <PlayerHead player={player.data} />
@@ -73,8 +71,8 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
           {months.length > 0 && <MonthsPart months={months} />}
           <SimpleGrid cols={{ base: 1, md: 2 }} spacing="md">
             <NextDrills playerId={id} titleOf={titleOf} />
-            <BreaksPart breaks={sums.breaks} rests={sums.breakRests} />
-            <KicksPart kicks={sums.kicks ?? []} />
+            <BreaksPart months={months} />
+            <KicksPart months={months} />
             <LedgerSums playerId={id} ratings={progress.data.ratings} />
             <CausesPart playerId={id} game={TABLE_PRESETS[kinds[0]?.table.preset ?? 'pool-9ft'].game} />
             <ThumbPart ratings={progress.data.ratings} preset={kinds[0]?.table.preset ?? 'pool-9ft'} />

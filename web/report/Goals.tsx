@@ -97,6 +97,7 @@ function ProposedGoals({
         <Button
           size="compact-sm"
           variant="default"
+          style={{ flexShrink: 0 }}
           onClick={() => onTake(`Practise “${title}” at stage ${proposal.stage}, for ${proposal.skill}`)}
         >
           Make it a goal
