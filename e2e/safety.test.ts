@@ -66,7 +66,9 @@ describe('the bench for safeties', () => {
       /^11 points left on the table\. It takes 3 fouls by the opponent/,
     );
     await answers().getByRole('button', { name: 'Weigh it up' }).click();
-    await reads(page.getByTestId('attack'), /of the frame/);
+    await answers()
+      .getByRole('button', { name: /^1\. .+ % of the frame/ })
+      .waitFor({ timeout: 60_000 });
     await page.getByLabel('A miss is called').click();
     await page.waitForURL(/miss=no/);
     await open({ shot: shotToLink(shotOf(SNOOKER, [...balls, ball('7', 2, 0.4, SNOOKER)])) });

@@ -103,6 +103,7 @@ const VIEWS: Readonly<Record<string, View>> = {
     await card.getByRole('button', { name: 'Find them' }).click();
     await card.getByRole('button', { name: /^1\. / }).click({ timeout: 60_000 });
     await card.getByRole('link', { name: 'Open in the lab' }).click();
+    await page.waitForURL(/lab\/kick/);
     await page.getByTestId('line-facts').waitFor();
     await page.evaluate(() => window.scrollTo(0, 0));
   },

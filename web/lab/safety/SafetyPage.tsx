@@ -132,7 +132,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               <FrameScore
                 lead={lead}
                 onLead={(next) => set({ lead: next === undefined ? null : String(next) })}
-                objects={objects}
+                objects={objects.filter((id) => !strange.includes(id))}
               />
             </>
           )}
