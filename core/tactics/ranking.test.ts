@@ -124,6 +124,25 @@ describe('the end of a turn at pool', () => {
   });
 });
 
+describe('the end of a turn at the small table', () => {
+  it('gives after a foul two visits, of which the first may bring the cue ball to its place', () => {
+    // The 9 hangs over a corner, behind the 2 as the cue ball lies.
+    const balls = [cueBall(0.6, 0.3), ball('9', 2.42, 1.17), ball('2', 0.72, 0.36), ball('1', 0.6, 1.1)];
+    const situation = nineBall(balls, { game: 'small-table eight-ball', on: ['1'] });
+    const strike = {
+      ball: 'cue',
+      speed: 0.05,
+      direction: Math.PI,
+      tip: { side: 0, height: 0 },
+      elevation: 0,
+    };
+    const end = new TurnJudge(situation).endOf({ table: POOL, balls, strike });
+    expect(end.kind).toBe('foul');
+    expect(end.left).toBeLessThan(0.1);
+    expect(end.theirs).toBeGreaterThan(0.8);
+  });
+});
+
 const small = (id: string, x: number, y: number): BallOnTable => ({
   id,
   x,

@@ -189,7 +189,10 @@ export class TurnJudge {
     }
     if (cost.kind === 'visits') {
       const once = cue === undefined ? this.#inHandFor(objects) : this.#opponents(cue, objects).chance;
-      return { ...this.#given(1 - (1 - once) ** cost.visits, 0), penalty: 0, left: once, again: false };
+      // The first visit may bring the cue ball to where it is wanted for the next: from there it is as good as in hand.
+      const later = this.#inHandFor(objects, true);
+      const theirs = 1 - (1 - once) * (1 - later) ** (cost.visits - 1);
+      return { ...this.#given(theirs, 0), penalty: 0, left: once, again: false };
     }
     const left = this.#inHandFor(objects);
     return { ...this.#given(left, 0), penalty: 0, left, again: false };
@@ -206,9 +209,10 @@ export class TurnJudge {
     return this.#potChance(table, cue, objects, all, opponent);
   }
 
-  /** The opponent's best pot with the cue ball in hand. */
-  #inHandFor(objects: readonly BallOnTable[]): number {
-    const key = objects.map(({ id, x, y }) => `${id} ${x.toFixed(3)} ${y.toFixed(3)}`).join();
+  /** The opponent's best pot with the cue ball in hand: where the game's rules have it, or anywhere. */
+  #inHandFor(objects: readonly BallOnTable[], isAnywhere = false): number {
+    const places = objects.map(({ id, x, y }) => `${id} ${x.toFixed(3)} ${y.toFixed(3)}`).join();
+    const key = `${isAnywhere ? 'anywhere ' : ''}${places}`;
     const known = this.#inHand.get(key);
     if (known !== undefined) return known;
     const { table, game, on, opponent, balls, cue } = this.#situation;
@@ -218,8 +222,9 @@ export class TurnJudge {
       objects.map(({ id }) => id),
     );
     const struck = balls.find(({ id }) => id === cue);
+    const where = isAnywhere ? 'nine-ball' : game;
     const chance =
-      struck === undefined ? 0 : bestInHand(table, game, struck, objects, wanted, opponent, this.#isRough);
+      struck === undefined ? 0 : bestInHand(table, where, struck, objects, wanted, opponent, this.#isRough);
     this.#inHand.set(key, chance);
     return chance;
   }

@@ -55,7 +55,7 @@ export function useSafetyAnswers(
       )}
       <AnswersCard
         run={run}
-        game={situation.game}
+        situation={situation}
         chosen={looked}
         onChoose={(next) => setChosen({ key, answer: next })}
         tools={

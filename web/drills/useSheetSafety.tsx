@@ -10,7 +10,8 @@ import { useViewer } from '../api/viewer.ts';
 import { isPlanKept } from '../planner/order/isKept.ts';
 import { SAFETY_LEVEL, safetySituation } from '../planner/tactics/safetySituation.ts';
 import { PathMark } from '../table/marks.tsx';
-import { answerName, answerWorth, missAdvice, outcomesWords } from '../words/answerWords.ts';
+import { answerAim } from '../planner/tactics/answerAim.ts';
+import { answerAimWords, answerName, answerWorth, missAdvice, outcomesWords } from '../words/answerWords.ts';
 import { strokeWords } from '../words/kickWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
@@ -62,6 +63,7 @@ export function useSheetSafety(
         </Text>
         <Text>
           {capital(strokeWords({ speed, tip, elevation }, vocabulary))}.{' '}
+          {capital(answerAimWords(answerAim(situation, best), preset, vocabulary))}{' '}
           {missAdvice(best, situation.game).join(' ')}
         </Text>
         <Text c="dimmed">{capital(outcomesWords(best.outcomes))}.</Text>

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { POOL } from '../../core/testing/balls.ts';
 import {
+  answerAimWords,
   answerName,
   answerWorth,
   missAdvice,
@@ -20,6 +22,22 @@ describe('an answer in words', () => {
       '31 % of the frame',
     );
     expect(answerWorth({ worth: -4.25, frame: undefined }, 'snooker')).toBe('−4.3 points');
+  });
+
+  it('says where to aim and how far it may be off', () => {
+    const tolerance = { left: 0.0175, right: 0.0349, softer: 0.12, harder: 0.5 };
+    const words = (aim: Partial<Parameters<typeof answerAimWords>[0]>) =>
+      answerAimWords(
+        { aim: undefined, covered: undefined, ends: 'nothing on', tolerance, ...aim },
+        POOL.preset,
+        'pool',
+      ).replace(/\s/g, ' ');
+    expect(words({ covered: 0.45 })).toBe(
+      'cover 45 % of the ball. Planned: nothing left on; that holds up to 1.0° to the left and 2.0° to the right, 12 % softer and 50 % harder.',
+    );
+    const aim = { at: { x: 0.635, y: 1.27 }, cushion: 'left', along: 0.635, share: 0.25 };
+    expect(words({ aim })).toMatch(/^aim at diamond 2\.00 of the left rail\./);
+    expect(words({})).toMatch(/^no ball is met\./);
   });
 
   it('says that a foul is meant, and which ball it meets', () => {

@@ -1,7 +1,12 @@
+import type { EndKind } from '../../core/tactics/turnEnd.ts';
 import type { Answer, OutcomeShare, Ranking } from '../../core/tactics/ranking.ts';
 import type { AnswerKind } from '../../core/tactics/kindOfAnswer.ts';
 import type { Game } from '../../core/rules/foulCost.ts';
-import { cushionsWords } from './kickWords.ts';
+import { toDegrees } from '../../core/math/angle.ts';
+import type { AimPoint } from '../../core/shot/kicks/aimPoint.ts';
+import type { TablePreset } from '../../core/table/preset.ts';
+import type { AnswerTolerance } from '../../core/tactics/answerTolerance.ts';
+import { aimWords, cushionsWords } from './kickWords.ts';
 import { percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -54,6 +59,34 @@ const END_WORDS: Readonly<Record<OutcomeShare['kind'], string>> = {
   'wide open': 'left wide open',
   foul: 'foul',
 };
+
+/** Where an answer is aimed, and how far it may be off. */
+export interface AnswerAim {
+  /** On a cushion where it goes by one first. */
+  readonly aim: AimPoint | undefined;
+  /** Share of the ball's width that a straight hit covers; undefined where a cushion comes first, or no ball is met. */
+  readonly covered: number | undefined;
+  /** As planned, and how far line and pace may be off until it ends otherwise. */
+  readonly ends: EndKind;
+  readonly tolerance: AnswerTolerance;
+}
+
+/** Where it is aimed, and how far it may be off: "cover 45 % of the ball; planned: nothing left on; that holds up to 0.8° …" */
+export function answerAimWords(
+  { aim, covered, ends, tolerance }: AnswerAim,
+  preset: TablePreset,
+  vocabulary: Vocabulary,
+): string {
+  const { left, right, softer, harder } = tolerance;
+  const degrees = (angle: number) => `${toDegrees(angle).toFixed(1)}°`;
+  const where =
+    aim !== undefined
+      ? aimWords(aim, preset, vocabulary)
+      : covered === undefined
+        ? 'no ball is met'
+        : `cover ${percent(covered)} of the ball`;
+  return `${where}. Planned: ${END_WORDS[ends]}; that holds up to ${degrees(left)} to the left and ${degrees(right)} to the right, ${percent(softer)} softer and ${percent(harder)} harder.`;
+}
 
 /** "nothing left on 72 %, left wide open 19 %, foul 1 %": the three likeliest. */
 export function outcomesWords(outcomes: readonly OutcomeShare[]): string {

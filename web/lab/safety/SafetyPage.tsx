@@ -150,7 +150,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         {canAsk && (
           <AnswersCard
             run={run}
-            game={game}
+            situation={situation}
             chosen={looked}
             onChoose={choose}
             tools={

@@ -1,8 +1,9 @@
 import { Text, UnstyledButton } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Answer, Ranking } from '../../../core/tactics/ranking.ts';
-import type { Game } from '../../../core/rules/foulCost.ts';
+import type { Situation } from '../../../core/tactics/situation.ts';
 import {
+  answerAimWords,
   answerName,
   attackWords,
   missAdvice,
@@ -13,19 +14,21 @@ import {
 import { strokeWords } from '../../words/kickWords.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
+import { answerAim } from './answerAim.ts';
 import { RunHead } from '../RunHead.tsx';
 import type { OneRun } from '../useOneRun.ts';
 
 interface AnswersCardProps {
   readonly run: OneRun<Ranking>;
-  readonly game: Game;
+  readonly situation: Situation;
   readonly chosen: number;
   readonly onChoose: (answer: number) => void;
   readonly tools: ReactNode;
 }
 
 /** What can be done in a position, the best first, and why. */
-export function AnswersCard({ run, game, chosen, onChoose, tools }: AnswersCardProps) {
+export function AnswersCard({ run, situation, chosen, onChoose, tools }: AnswersCardProps) {
+  const { game } = situation;
   const { vocabulary } = useWords();
   const ranking = run.answer;
   const replays = ranking && replayWords(ranking);
@@ -62,7 +65,7 @@ export function AnswersCard({ run, game, chosen, onChoose, tools }: AnswersCardP
             </UnstyledButton>
             {i === chosen && (
               <div>
-                <AnswerFacts answer={answer} game={game} />
+                <AnswerFacts answer={answer} situation={situation} />
                 {tools}
               </div>
             )}
@@ -82,15 +85,22 @@ export function AnswersCard({ run, game, chosen, onChoose, tools }: AnswersCardP
   );
 }
 
-function AnswerFacts({ answer, game }: { readonly answer: Answer; readonly game: Game }) {
+interface AnswerFactsProps {
+  readonly answer: Answer;
+  readonly situation: Situation;
+}
+
+function AnswerFacts({ answer, situation }: AnswerFactsProps) {
   const { vocabulary } = useWords();
+  const { game, table } = situation;
+  const told = useMemo(() => answerAim(situation, answer), [situation, answer]);
   const { speed, tip, elevation } = answer.shot.strike;
   return (
     <Text size="sm" data-testid="answer-facts">
       {capital(strokeWords({ speed, tip, elevation }, vocabulary))}
       {tip.height !== 0 &&
         `, ${vocabulary === 'snooker' ? (tip.height > 0 ? 'top' : 'screw') : tip.height > 0 ? 'follow' : 'draw'}`}
-      . {missAdvice(answer, game).join(' ')}
+      . {capital(answerAimWords(told, table.preset, vocabulary))} {missAdvice(answer, game).join(' ')}
     </Text>
   );
 }
