@@ -89,10 +89,9 @@ describe('a kick that went as the surest line has it', () => {
     const grade = gradeOfHit(hitOf(result, 'cue'), 1);
     await startRound(page, 'Wren', 'one-bounce', 1);
     for (const id of ['cue', '1']) {
-      const at = await pixelOf(
-        page,
-        result.rest.find((each) => each.id === id)!,
-      );
+      const rest = result.rest.find((each) => each.id === id);
+      if (rest === undefined) throw new Error(`there is no ball ${id}`);
+      const at = await pixelOf(page, rest);
       await page.mouse.click(at.x, at.y);
     }
     await reads(page.locator('.scoring-hint'), /As the surest line has it\. Change what was otherwise\.$/);
