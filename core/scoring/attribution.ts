@@ -67,7 +67,8 @@ const MAY_BE = 0.2;
 /** A stroke that loses the cue ball went as far astray as this, metres. */
 const LOST = 5;
 
-const ALL = [...STROKE_ERRORS, 'elevation'] as const;
+export const ALL_ERRORS = [...STROKE_ERRORS, 'elevation'] as const;
+type AnyError = (typeof ALL_ERRORS)[number];
 const NONE: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
 
 interface End {
@@ -85,11 +86,32 @@ function endOf(shot: Shot, { object, pocket }: PotTask, sizes: ExecutionError, d
   };
 }
 
+/** What an error alone does to a stroke. */
+interface LoneEffect {
+  readonly error: AnyError;
+  /** How far from the plan the cue ball ends, metres. */
+  readonly away: number;
+  /** Whether it alone misses. */
+  readonly missed: boolean;
+}
+
+/**
+ * Which error did most of a stroke: of a miss the one that alone would have missed, where there is just one; else the one
+ * that alone moves the cue ball farthest from the plan.
+ * @param effects of each error alone, at least one @param missed whether the stroke with all of them missed
+ * @throws TypeError without an effect
+ */
+export function mostOf(effects: readonly LoneEffect[], missed: boolean): AnyError {
+  const missing = missed ? effects.filter((effect) => effect.missed) : [];
+  const most = effects.reduce((best, effect) => (effect.away > best.away ? effect : best));
+  return (missing.length === 1 ? (missing[0] ?? most) : most).error;
+}
+
 /** What one error alone does, by its size. */
 class Alone {
   readonly #ends: readonly (End & { readonly away: number })[];
 
-  constructor(error: (typeof ALL)[number], shot: Shot, task: PotTask, sizes: ExecutionError, planned: Point) {
+  constructor(error: AnyError, shot: Shot, task: PotTask, sizes: ExecutionError, planned: Point) {
     this.#ends = Array.from({ length: (2 * LARGEST) / STEP + 1 }, (_, i) => {
       const end = endOf(shot, task, sizes, { ...NONE, [error]: -LARGEST + i * STEP });
       return { ...end, away: end.at === undefined ? LOST : distance(end.at, planned) };
@@ -120,16 +142,17 @@ export function strokeCloud(shot: Shot, task: PotTask, error: ExecutionError): S
   }
   const sizes = errorAsCued(shot, error);
   const planned = { x: plan.x, y: plan.y };
-  const alone = ALL.map((error) => ({ error, curve: new Alone(error, shot, task, sizes, planned) }));
+  const alone = ALL_ERRORS.map((error) => ({ error, curve: new Alone(error, shot, task, sizes, planned) }));
   const random = createRandom(SEED);
   const strokes = Array.from({ length: STROKES }, (): ErringStroke | undefined => {
     const draws = drawErrors(random);
     const { at, potted } = endOf(shot, task, sizes, draws);
     if (at === undefined) return undefined;
-    const effects = alone.map(({ error, curve }) => ({ error, ...curve.at(draws[error]) }));
-    const missing = potted ? [] : effects.filter((effect) => !effect.potted);
-    const most = effects.reduce((best, effect) => (effect.away > best.away ? effect : best));
-    const { error } = missing.length === 1 ? (missing[0] ?? most) : most;
+    const effects = alone.map(({ error, curve }) => {
+      const { away, potted: falls } = curve.at(draws[error]);
+      return { error, away, missed: !falls };
+    });
+    const error = mostOf(effects, !potted);
     return { at, potted, because: error === 'elevation' ? undefined : error, z: draws[error] };
   });
   return {

@@ -12,7 +12,7 @@ import type { Cause } from '../records/cause.ts';
 import { aimPointOf } from '../shot/kicks/aimPoint.ts';
 import { hitOf, isLegalHit } from '../shot/kicks/hit.ts';
 import { ballLost, isOnTable } from '../shot/outcome.ts';
-import { STROKE_ERRORS, type StrokeError } from './attribution.ts';
+import { ALL_ERRORS, mostOf, type StrokeError } from './attribution.ts';
 import type { KickTaps } from './kickTaps.ts';
 
 /** A kick as it was planned. */
@@ -80,7 +80,6 @@ const ON_PLAN = 0.06;
 /** A stroke that loses the cue ball went as far astray as this, metres. */
 const LOST = 5;
 const NONE: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
-const ALL = [...STROKE_ERRORS, 'elevation'] as const;
 
 function endOf({ shot, target, cushions }: PlannedKick, sizes: ExecutionError, draws: Draws) {
   const cue = shot.strike.ball;
@@ -120,19 +119,14 @@ export function kickCloud(plan: PlannedKick, error: ExecutionError): KickCloud {
   };
 }
 
-/**
- * Which error did most of one execution: where it missed the one that alone would have, if there is just one; else the one
- * that alone moves the cue ball farthest from the plan. Undefined for the butt.
- */
+/** Which error did most of one execution; undefined for the butt, of which nobody is told. */
 function becauseOf({ plan, sizes }: KickCloud, planned: Point, { draws, grade }: ErringKick) {
-  const effects = ALL.map((error) => {
+  const effects = ALL_ERRORS.map((error) => {
     const alone = endOf(plan, sizes, { ...NONE, [error]: draws[error] });
     const away = alone.cueAt === undefined ? LOST : distance(alone.cueAt, planned);
     return { error, away, missed: alone.grade === 'miss' };
   });
-  const missing = grade === 'miss' ? effects.filter(({ missed }) => missed) : [];
-  const most = effects.reduce((best, effect) => (effect.away > best.away ? effect : best));
-  const { error } = missing.length === 1 ? (missing[0] ?? most) : most;
+  const error = mostOf(effects, grade === 'miss');
   return error === 'elevation' ? undefined : error;
 }
 

@@ -124,6 +124,30 @@ describe('the end of a turn at pool', () => {
   });
 });
 
+describe('a foul by the rules of a house', () => {
+  it('gives what the house says: one visit, two, or ball in hand, and the usual where it says nothing', () => {
+    const balls = [cueBall(0.6, 0.3), ball('1', 2.42, 1.17), ball('2', 0.72, 0.36), ball('9', 0.6, 1.1)];
+    const strike = {
+      ball: 'cue',
+      speed: 0.05,
+      direction: Math.PI,
+      tip: { side: 0, height: 0 },
+      elevation: 0,
+    };
+    const theirs = (foulGives: Situation['foulGives']) =>
+      new TurnJudge(nineBall(balls, { foulGives })).endOf({ table: POOL, balls, strike }).theirs;
+    const [once, twice, hand] = [
+      theirs({ kind: 'visits', visits: 1 }),
+      theirs({ kind: 'visits', visits: 2 }),
+      theirs({ kind: 'ball in hand' }),
+    ];
+    expect(once).toBeLessThan(0.1);
+    expect(twice).toBeGreaterThan(once + 0.5);
+    expect(twice).toBeGreaterThanOrEqual(hand);
+    expect(theirs(undefined)).toBe(hand);
+  });
+});
+
 describe('the end of a turn at the small table', () => {
   it('gives after a foul two visits, of which the first may bring the cue ball to its place', () => {
     // The 9 hangs over a corner, behind the 2 as the cue ball lies.

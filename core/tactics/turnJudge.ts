@@ -171,12 +171,13 @@ export class TurnJudge {
     fell: readonly string[],
     pointsLeft: number,
   ): Pick<TurnEnd, 'swing' | 'theirs' | 'penalty' | 'left' | 'again'> {
-    const { game, on, missCalled } = this.#situation;
-    const cost = foulCost(game, {
+    const { game, on, missCalled, foulGives } = this.#situation;
+    const usual = foulCost(game, {
       on: on[0] ?? '',
       firstHit: hit.first,
       potted: fell,
     });
+    const cost = usual.kind === 'points' ? usual : (foulGives ?? usual);
     if (cost.kind === 'points') {
       const left = cue === undefined ? this.#inHandFor(objects) : this.#snookerLeft(cue, objects);
       const missed = hit.first === undefined || !on.includes(hit.first);
@@ -194,7 +195,8 @@ export class TurnJudge {
       const theirs = 1 - (1 - once) * (1 - later) ** (cost.visits - 1);
       return { ...this.#given(theirs, 0), penalty: 0, left: once, again: false };
     }
-    const left = this.#inHandFor(objects);
+    // By the house's rule it is anywhere, whatever the table's own is.
+    const left = this.#inHandFor(objects, foulGives !== undefined);
     return { ...this.#given(left, 0), penalty: 0, left, again: false };
   }
 

@@ -17,7 +17,16 @@ import { BenchBalls, BenchHead } from '../BenchParts.tsx';
 import { WithTables } from '../WithTables.tsx';
 import { useBallBench, useBenchKeys } from '../useBallBench.ts';
 import { FrameScore } from './FrameScore.tsx';
-import { ballsOn, gamesOn, safetySettingFrom, strangeBalls, turnsIn, turnWords } from './safetySetting.ts';
+import {
+  ballsOn,
+  gamesOn,
+  HOUSE_FOUL_NAMES,
+  houseFoulFrom,
+  safetySettingFrom,
+  strangeBalls,
+  turnsIn,
+  turnWords,
+} from './safetySetting.ts';
 
 /** What to play when no pot is easy: pots, safeties and kicks against what they leave. */
 export function SafetyPage() {
@@ -29,7 +38,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const bench = useBallBench(params, tables);
   const { shot, selected } = bench;
   const { preset, parameters } = shot.table;
-  const { game, turn, level, opponent, missCalled, lead } = safetySettingFrom(params, preset);
+  const { game, turn, level, opponent, missCalled, lead, foulGives } = safetySettingFrom(params, preset);
   const objects = useMemo(() => shot.balls.flatMap(({ id }) => (id === CUE ? [] : [id])), [shot.balls]);
   const situation = useMemo((): Situation => {
     return {
@@ -42,8 +51,9 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
       opponent: executionErrorOf(opponent, shot.table.preset.game),
       missCalled,
       lead,
+      foulGives,
     };
-  }, [shot.table, shot.balls, objects, game, turn, level, opponent, missCalled, lead]);
+  }, [shot.table, shot.balls, objects, game, turn, level, opponent, missCalled, lead, foulGives]);
   const asked = useMemo(
     () => ({ ...situation, table: { preset, parameters } }),
     [situation, preset, parameters],
@@ -120,6 +130,14 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
               onChange={(next) => set({ opponent: next === 'team' ? null : next })}
             />
           </SimpleGrid>
+          {game !== 'snooker' && (
+            <OneOf
+              label="A foul gives"
+              value={houseFoulFrom(params.get('foul'))}
+              values={HOUSE_FOUL_NAMES}
+              onChange={(next) => set({ foul: next === 'as the game has it' ? null : next })}
+            />
+          )}
           {game === 'snooker' && (
             <>
               <Checkbox

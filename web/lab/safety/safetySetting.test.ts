@@ -30,6 +30,12 @@ describe('what is asked of a position', () => {
     expect(settingOf('lead=-27', 'pool-9ft').lead).toBeUndefined();
   });
 
+  it('takes what a foul gives in this house, at pool only', () => {
+    expect(settingOf('foul=two+visits', 'pool-9ft').foulGives).toEqual({ kind: 'visits', visits: 2 });
+    expect(settingOf('foul=nonsense', 'pool-9ft').foulGives).toBeUndefined();
+    expect(settingOf('foul=two+visits', 'snooker-12ft').foulGives).toBeUndefined();
+  });
+
   it('says which balls are on', () => {
     expect(ballsOn('nine-ball', 'usual', ['9', '3', '5'])).toEqual(['3']);
     expect(ballsOn('eight-ball', 'usual', ['1', '8', '9'])).toEqual(['1', '9']);

@@ -1,5 +1,6 @@
 import { LEVEL_NAMES, type LevelName } from '../../../core/player/levels.ts';
 import { GAMES, type Game } from '../../../core/rules/foulCost.ts';
+import type { FoulGives } from '../../../core/tactics/situation.ts';
 import { onForOpponent } from '../../../core/tactics/turns.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
 import { CUE } from '../../table/labShot.ts';
@@ -23,6 +24,8 @@ export interface SafetySetting {
   readonly opponent: LevelName;
   /** At snooker: whether a miss is called. */
   readonly missCalled: boolean;
+  /** What a foul gives, as the house has it; undefined for the game's own rule. */
+  readonly foulGives: FoulGives | undefined;
   /** At snooker: points ahead in the frame; undefined where points alone count. */
   readonly lead: number | undefined;
 }
@@ -65,6 +68,21 @@ export function ballsOn(game: Game, turn: Turn, ids: readonly string[]): readonl
   }
 }
 
+/** What can be said of a foul at pool. */
+export const HOUSE_FOULS = {
+  'as the game has it': undefined,
+  'ball in hand': { kind: 'ball in hand' },
+  'two visits': { kind: 'visits', visits: 2 },
+  'one visit': { kind: 'visits', visits: 1 },
+} as const satisfies Readonly<Record<string, FoulGives | undefined>>;
+export type HouseFoul = keyof typeof HOUSE_FOULS;
+export const HOUSE_FOUL_NAMES = ['as the game has it', 'ball in hand', 'two visits', 'one visit'] as const;
+
+/** The rule that an address names; what it does not say is the game's own. */
+export function houseFoulFrom(name: string | null): HouseFoul {
+  return HOUSE_FOUL_NAMES.find((each) => each === name) ?? 'as the game has it';
+}
+
 function leadFrom(text: string | null): number | undefined {
   if (text === null || !/^-?\d{1,3}$/.test(text)) return undefined;
   return Math.max(-MOST_LEAD, Math.min(MOST_LEAD, Number(text)));
@@ -81,6 +99,7 @@ export function safetySettingFrom(params: URLSearchParams, preset: TablePreset):
     level: levelOf('level'),
     opponent: levelOf('opponent'),
     missCalled: game === 'snooker' && params.get('miss') !== 'no',
+    foulGives: game === 'snooker' ? undefined : HOUSE_FOULS[houseFoulFrom(params.get('foul'))],
     lead: game === 'snooker' ? leadFrom(params.get('lead')) : undefined,
   };
 }
