@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
-import { choose, reads } from './lib/actions.ts';
+import { choose, reads, startRound } from './lib/actions.ts';
 import type { Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -142,5 +142,46 @@ describe('every computation takes the card', () => {
     await page.getByText('Pool room, table 4 (dry air, warm room, clean balls)').waitFor();
     await page.reload();
     await page.getByText('Pool room, table 4 (dry air, warm room, clean balls)').waitFor();
+  });
+});
+
+describe('the cues of the hall', () => {
+  it('are kept with their squirt from a test, put away, and chosen when a break is logged', async () => {
+    await page.goto('/hall');
+    const cues = page.getByRole('region', { name: 'Cues' });
+    await cues.getByRole('button', { name: 'Another cue' }).click();
+    const form = cues.getByRole('form', { name: 'A cue' });
+    await form.getByLabel('Name').fill('Driftwood');
+    await form.getByLabel('Weight, g').fill('12');
+    await form.getByText('Find its squirt by a test').click();
+    // Nothing beside the mark: no cue does that.
+    await form.getByRole('button', { name: 'Work it out' }).click();
+    await form.getByText('No cue does that').waitFor();
+    await form.getByLabel('Beside the mark, mm').fill('90');
+    await form.getByRole('button', { name: 'Work it out' }).click();
+    await form.getByText(/^This cue squirts \d\.\d° at half a radius \(from a test\)\.$/).waitFor();
+    // A cue of twelve grams is none: the form says so, and what was typed stays.
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    await form.getByText(/weight must be at least 300/).waitFor();
+    await form.getByLabel('Weight, g').fill('530');
+    await form.getByRole('button', { name: 'Keep it' }).click();
+    const row = cues.getByRole('listitem').filter({ hasText: 'Driftwood' });
+    await reads(row, /of the house.*530 g; squirts \d\.\d°/);
+    await startRound(page, 'Wren', 'eight-head', 1);
+    await page.getByText('More about the break').click();
+    await page
+      .locator('input:visible')
+      .and(page.getByLabel('Cue', { exact: true }))
+      .fill('Drift');
+    await page.getByRole('option', { name: 'Driftwood' }).click();
+    expect(
+      await page
+        .locator('input:visible')
+        .and(page.getByLabel('Cue', { exact: true }))
+        .inputValue(),
+    ).toBe('Driftwood');
+    await page.goto('/hall');
+    await row.getByRole('button', { name: 'Put away' }).click();
+    await reads(row, /put away/);
   });
 });

@@ -16,6 +16,7 @@ import { coachRoutes } from './routes/coaches.ts';
 import { correctionRoutes } from './routes/corrections.ts';
 import { drillRoutes } from './routes/drills.ts';
 import { exportRoutes } from './routes/exports.ts';
+import { cueRoutes } from './routes/cues.ts';
 import { hallRoutes } from './routes/halls.ts';
 import { healthRoutes } from './routes/health.ts';
 import { lessonRoutes } from './routes/lessons.ts';
@@ -81,6 +82,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/club', clubRoutes(deps)],
     ['/coaches', coachRoutes(deps)],
     ['/halls', hallRoutes(deps)],
+    ['/cues', cueRoutes(deps)],
     ['/export', exportRoutes(deps)],
     ['/rounds', correctionRoutes(deps)],
     ['/rounds', roundRoutes(deps)],

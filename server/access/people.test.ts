@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, it } from 'vitest';
 import { describeAccess, routesWithoutArea } from '../testing/access.ts';
 import { send } from '../testing/club.ts';
+import { PLAIN_CUE } from '../testing/cues.ts';
 
 function newCall(playerId: string) {
   return {
@@ -107,6 +108,12 @@ const world = describeAccess('people', {
     expected: [401, 403, 200, 200],
     path: () => `/api/halls/${randomUUID()}`,
     body: () => ({ name: 'Boathouse', archived: false }),
+  },
+  'GET /api/cues': { expected: [401, 200, 200, 200] },
+  'PUT /api/cues/:id': {
+    expected: [401, 403, 404, 200],
+    path: () => `/api/cues/${randomUUID()}`,
+    body: (w) => ({ document: { ...PLAIN_CUE, ownerId: w.club.playerId }, archived: false }),
   },
   'GET /api/club/audit': { expected: [401, 403, 200, 200] },
   'PUT /api/club/name': { expected: [401, 403, 200, 200], body: () => ({ name: 'Other name' }) },

@@ -6,6 +6,7 @@ import { benchmarkSchema } from '../../core/records/benchmark.ts';
 import { callAnswerSchema, callSourceSchema } from '../../core/records/call.ts';
 import { keptOverviewSchema } from '../../core/records/clubOverview.ts';
 import { conditionsSchema } from '../../core/records/conditions.ts';
+import { cueDocumentSchema } from '../../core/records/cue.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
 import { lessonDocumentSchema } from '../../core/records/lesson.ts';
@@ -44,6 +45,7 @@ const KINDS = {
   card: kind(tableCardSchema),
   conditions: kind(conditionsSchema),
   counted: kind(countedSchema),
+  cue: kind(cueDocumentSchema),
   drill: kind(drillSchema),
   lesson: kind(lessonDocumentSchema),
   overview: kind(keptOverviewSchema),

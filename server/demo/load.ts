@@ -10,6 +10,7 @@ import { hashPassword } from '../auth/password.ts';
 import { findBenchmark, storeBenchmark } from '../db/queries/benchmarks.ts';
 import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
+import { storeCue } from '../db/queries/cues.ts';
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
 import { insertTable } from '../db/queries/tables.ts';
@@ -27,6 +28,7 @@ import {
 } from './people.ts';
 import { callPositions } from './calls.ts';
 import { playCareer } from './careers.ts';
+import { DEMO_CUES } from './cues.ts';
 import { idOf } from './ids.ts';
 import { lessonOf, storeLessons } from './lessons.ts';
 import { storeProgrammes } from './programmes.ts';
@@ -71,6 +73,9 @@ export async function loadDemo(
       });
     }
     for (const table of DEMO_TABLES) await noteDemoConditions(db, table, now);
+    for (const document of DEMO_CUES) {
+      await storeCue(db, clubId, { id: idOf(document.name), document, archivedAt: null });
+    }
     for (const [i, player] of DEMO_PLAYERS.entries()) {
       const own = player.name === DEMO_PLAYER_SIGN_IN.name;
       await insertPerson(db, {

@@ -5,7 +5,7 @@ import type { BreakLog } from '../../core/records/breakLog.ts';
 import type { VirtualAttempt } from '../../core/virtual/playRound.ts';
 
 /** Cues and places that are tried in turn, so that they can be compared. */
-const BREAK_CUES = ['break cue, light', 'playing cue'] as const;
+export const BREAK_CUES = ['break cue, light', 'playing cue'] as const;
 const BREAK_FROM = [
   { x: 0.5, y: 0.635 },
   { x: 0.5, y: 1.0 },

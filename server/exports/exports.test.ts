@@ -20,6 +20,7 @@ import {
 import { openDemoApp } from '../testing/demo.ts';
 import { BACKUP_TABLES } from '../db/backup/tables.ts';
 import { readBackup } from './readBackup.ts';
+import { PLAIN_CUE } from '../testing/cues.ts';
 
 let from: TestApp;
 let coach: string;
@@ -74,6 +75,8 @@ async function useAll(): Promise<void> {
   };
   const text: unknown = JSON.parse(readFileSync('library/harbour-turn.drill.json', 'utf8'));
   await ask('POST', '/api/drills/import', { document: { ...(text as object), slug: 'pontoon' } });
+  const cue = { document: PLAIN_CUE, archived: false };
+  await ask('PUT', `/api/cues/${randomUUID()}`, cue);
   await ask('PUT', '/api/drills/pontoon/favourite', { favourite: true });
   const bands = '/api/drills/harbour-turn/revisions/1/stages/2/bands';
   await ask('PUT', bands, { from: [null, 8, 14, 20, null] });

@@ -49,6 +49,7 @@ export const AREAS = {
     'password',
     'coaches',
     'halls',
+    'cues',
   ],
   plans: ['programmes', 'reports', 'lessons'],
   drills: ['drills', 'tables'],

@@ -8,6 +8,7 @@ import { createTestApp, createTestClub, send, type TestApp, type TestClub } from
 import { newLesson } from './newLesson.ts';
 import { newRound } from './newRound.ts';
 import { routesOf } from './routes.ts';
+import { PLAIN_CUE } from './cues.ts';
 
 /** Requests made up from a seed, valid ones and ones that are wrong somewhere, at every route and as everybody. */
 
@@ -107,6 +108,10 @@ const BODIES: Readonly<Record<string, Make>> = {
     conditions: { balls: 'clean', air: 'damp', warmth: 'ordinary' },
     note: '',
     notedAt: AT,
+  }),
+  'PUT /api/cues/:id': () => ({
+    document: { ...PLAIN_CUE, name: `Cue ${randomUUID().slice(0, 6)}` },
+    archived: false,
   }),
   'PUT /api/halls/:id': () => ({ name: `Hall ${randomUUID().slice(0, 6)}`, archived: false }),
   'POST /api/coaches': () => ({ name: 'Fuzz' }),
@@ -247,10 +252,9 @@ async function sumsOf({ pool }: TestApp): Promise<string> {
 
 /** Pages that everybody looks at: whatever was accepted, they are there. */
 const pagesOf = ({ club }: FuzzWorld): readonly (readonly [string, string])[] => [
-  ...['today', 'players', 'tables', 'drills', 'lessons', 'programmes', 'reports', 'halls'].flatMap((page) => [
-    [`/api/${page}`, club.coach] as const,
-    [`/api/${page}`, club.player] as const,
-  ]),
+  ...['today', 'players', 'tables', 'drills', 'lessons', 'programmes', 'reports', 'halls', 'cues'].flatMap(
+    (page) => [[`/api/${page}`, club.coach] as const, [`/api/${page}`, club.player] as const],
+  ),
   ...['progress', 'rounds', 'results', 'next', 'calls', 'call-rounds', 'everything.zip'].map(
     (part) => [`/api/players/${club.playerId}/${part}`, club.player] as const,
   ),

@@ -17,6 +17,7 @@ import { useViewer } from '../api/viewer.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { useWords } from '../words/useWords.ts';
+import { CuesPart } from './CuesPart.tsx';
 import { cardInWords, roomInWords } from './cardWords.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
 import { currentState } from '../table/tableChoice.ts';
@@ -59,6 +60,7 @@ export function Hall() {
         </Text>
       )}
       {viewer.role === 'coach' && <AddTable />}
+      <CuesPart />
     </Stack>
   );
 }

@@ -44,7 +44,9 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
   }
   const titleOf = (slug: string) =>
     drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
-  const { kinds, months } = progress.data;
+  const { months } = progress.data;
+  // The one that was played most opens: it tells most.
+  const kinds = [...progress.data.kinds].sort((a, b) => b.rounds - a.rounds);
   return (
     <Stack gap="sm">
       <PlayerHead player={player.data} />

@@ -40,6 +40,15 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     documents: { name: text(60) },
   },
   {
+    name: 'cues',
+    isLater: true,
+    columns: { id: 'id', club_id: 'id', name: 'text', document: 'json', archived_at: 'instant?' },
+    where: OF_CLUB,
+    key: ['id'],
+    unique: [['name']],
+    documents: { name: text(40), document: storedCheck('cue') },
+  },
+  {
     name: 'tables',
     columns: {
       id: 'id',

@@ -39,6 +39,8 @@ export interface BackupTable {
   readonly references?: readonly Reference[];
   /** Columns that backups of the first version do not have, and what they hold there. */
   readonly added?: BackupRow;
+  /** Came after the second version of the file: one without it is whole. */
+  readonly isLater?: true;
 }
 
 /** The kind of a column, and whether it may be null. */

@@ -1,4 +1,5 @@
-import { Group, NumberInput, Select, Text, TextInput } from '@mantine/core';
+import { Autocomplete, Group, NumberInput, Select, Text } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import {
   BREAK_AIMS,
   BREAK_PACES,
@@ -10,6 +11,7 @@ import {
   type BreakLog,
 } from '../../../core/records/breakLog.ts';
 import { POCKET_NAMES, type PocketName } from '../../../core/table/pockets.ts';
+import { cuesQuery } from '../../api/cues.ts';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
 import { RecordingCard } from '../../planner/RecordingCard.tsx';
@@ -33,6 +35,9 @@ interface BreakMoreProps {
 export function BreakMore({ seen, onSeen, breaks, setting }: BreakMoreProps) {
   const { vocabulary } = useWords();
   const { habits, put, size, setSize, block } = breaks;
+  const cues = (useQuery(cuesQuery).data ?? []).flatMap(({ archived, document }) =>
+    archived ? [] : [document.name],
+  );
   const pocketWord = (name: PocketName) => pocketWords(name, vocabulary);
   return (
     <details className="card">
@@ -120,12 +125,14 @@ export function BreakMore({ seen, onSeen, breaks, setting }: BreakMoreProps) {
         <Pick label="Aim" value={habits.aim} values={BREAK_AIMS} onChange={(aim) => put({ aim })} />
         <Pick label="Pace" value={habits.pace} values={BREAK_PACES} onChange={(pace) => put({ pace })} />
       </Group>
-      <TextInput
+      <Autocomplete
         key={`${block?.part ?? 'A'} ${habits.cue ?? ''}`}
         label="Cue"
         size="xs"
         maxLength={40}
+        data={cues}
         defaultValue={habits.cue ?? ''}
+        onOptionSubmit={(cue) => put({ cue })}
         onBlur={(event) => {
           const cue = event.currentTarget.value.trim();
           put({ cue: cue === '' ? null : cue });
