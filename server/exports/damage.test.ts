@@ -20,6 +20,7 @@ import {
 } from '../testing/club.ts';
 import { playRound } from '../testing/rounds.ts';
 import { isDue, keepBackup, listKept } from './nightly.ts';
+import { BackupDigest } from './backup.ts';
 import { readBackup } from './readBackup.ts';
 import { restoreBackup } from './restore.ts';
 
@@ -93,6 +94,26 @@ describe('a damaged backup', () => {
       }
     }
     expect(changed).toBeGreaterThan(60);
+  });
+
+  it('from before there were cues is read: its digest was counted without them, and a cue that is taken out is missed', () => {
+    const whole = JSON.parse(file) as {
+      format: string;
+      version: number;
+      madeAt: string;
+      club: { id: string; name: string };
+      digest: string;
+      tables: Record<string, Record<string, unknown>[]>;
+    };
+    const tables = Object.fromEntries(Object.entries(whole.tables).filter(([name]) => name !== 'cues'));
+    const digest = new BackupDigest();
+    digest.head(whole);
+    for (const [name, rows] of Object.entries(tables)) {
+      digest.table(name);
+      for (const row of rows) digest.row(JSON.stringify(row));
+    }
+    expect(refusedAt(JSON.stringify({ ...whole, tables, digest: digest.value() }))).toBe('taken');
+    expect(refusedAt(JSON.stringify({ ...whole, tables }))).toBe('400 digest');
   });
 
   it('of the first version names the parent that is missing, and the row that is there twice', () => {
