@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { executionErrorOf } from '../player/levels.ts';
 import { ball, cueBall, POOL, SNOOKER } from '../testing/balls.ts';
 import { foulsToTry } from './candidates.ts';
-import { scaleOf } from './frame.ts';
+import { scaleOf, worthOn } from './frame.ts';
 import { rankAnswers } from './ranking.ts';
 import type { Situation } from './situation.ts';
-import { STILL } from './turnEnd.ts';
+import { STILL, type TurnEnd } from './turnEnd.ts';
 import { TurnJudge } from './turnJudge.ts';
 
 const pool = executionErrorOf('team', 'pool');
@@ -73,13 +73,38 @@ describe('a foul on purpose', () => {
 });
 
 describe('the score of a frame', () => {
-  it('tells when the pot is no use: who needs a foul leaves the pink', () => {
-    const [first, ...rest] = rankAnswers({ ...LAST_TWO, lead: -14 }).answers;
-    expect(first?.kind.name).not.toBe('pot');
-    expect(first?.frame).toBeGreaterThan(0);
-    expect(first?.frame).toBeLessThan(0.3);
-    const frames = [first, ...rest].map((answer) => answer?.frame ?? NaN);
-    expect(frames).toEqual([...frames].sort((a, b) => b - a));
+  /** An end of a turn on pink and black: the pink is potted and the black left, or both are left with little on. */
+  const ended = (end: Partial<TurnEnd>): TurnEnd => ({
+    kind: 'nothing on',
+    hit: { before: [], first: 'pink', covered: 0.5, side: 'left', reached: true },
+    potted: undefined,
+    gained: 0,
+    theirs: 0,
+    penalty: 0,
+    left: 0,
+    again: false,
+    pointsLeft: 13,
+    swing: STILL,
+    rest: [],
+    ...end,
+  });
+  const potted = ended({
+    kind: 'pot',
+    gained: 6 + 0.9 * 7,
+    pointsLeft: 7,
+    swing: { chance: 0.9, points: 7 },
+  });
+  const hidden = ended({ theirs: 0.1 * 13, swing: { chance: 0.1, points: -13 } });
+
+  it('tells when a pot is no use: who needs a foul leaves the pink, who does not pots it', () => {
+    const at = (lead: number, end: TurnEnd) => worthOn(scaleOf({ ...LAST_TWO, lead }), end, undefined);
+    expect(at(-14, potted)).toBe(0);
+    expect(at(-14, hidden)).toBeGreaterThan(0);
+    expect(at(-14, hidden)).toBeLessThan(0.3);
+    for (const lead of [-12, -5, 0]) expect(at(lead, potted)).toBeGreaterThan(at(lead, hidden));
+    // Nine in ten have the black, and it is enough; of the tenth one that misses it not all is lost.
+    expect(at(-12, potted)).toBeGreaterThan(0.9);
+    expect(at(-12, potted)).toBeLessThan(0.95);
   });
 
   it('counts at snooker only, and points for certain are worth themselves', () => {
