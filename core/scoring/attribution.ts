@@ -33,19 +33,22 @@ export interface StrokeCloud {
   readonly strokes: readonly ErringStroke[];
 }
 
+/** The error that did most of a stroke. */
+export interface ToldError {
+  readonly kind: 'told';
+  readonly error: StrokeError;
+  readonly cause: Cause;
+  /** How much, signed: share of the pace, ball radii of side or height; of the line degrees, of a kick's metres at its cushion. */
+  readonly amount: number;
+  /** Probability of this cause among all, 0…1. */
+  readonly probability: number;
+}
+
 /** Why a shot ended where it did. */
 export type Attribution =
   /** So near to the plan that there is nothing to explain. */
   | { readonly kind: 'on plan' }
-  | {
-      readonly kind: 'told';
-      readonly error: StrokeError;
-      readonly cause: Cause;
-      /** How much: share of the pace, degrees of line, ball radii of side or height; signed. */
-      readonly amount: number;
-      /** Probability of this cause among all, 0…1. */
-      readonly probability: number;
-    }
+  | ToldError
   /** No error is likely enough to be the one, or nothing explains it. */
   | { readonly kind: 'cannot tell'; readonly between: readonly StrokeError[] };
 

@@ -12,7 +12,7 @@ import type { Cause } from '../records/cause.ts';
 import { aimPointOf } from '../shot/kicks/aimPoint.ts';
 import { hitOf, isLegalHit } from '../shot/kicks/hit.ts';
 import { ballLost, isOnTable } from '../shot/outcome.ts';
-import { ALL_ERRORS, mostOf, type StrokeError } from './attribution.ts';
+import { ALL_ERRORS, mostOf, type StrokeError, type ToldError } from './attribution.ts';
 import type { KickTaps } from './kickTaps.ts';
 
 /** A kick as it was planned. */
@@ -42,19 +42,8 @@ export interface KickCloud {
   readonly kicks: readonly ErringKick[];
 }
 
-/** What of a kick was off, where it can be told. */
-export type KickFault =
-  | {
-      readonly kind: 'told';
-      readonly error: StrokeError;
-      readonly cause: Cause;
-      /** Signed: metres at the first cushion for the line, to the left positive; share of the pace; ball radii. */
-      readonly amount: number;
-      /** Probability of this cause among all, 0…1. */
-      readonly probability: number;
-    }
-  | { readonly kind: 'on plan' }
-  | { readonly kind: 'cannot tell' };
+/** What of a kick was off, where it can be told; of the line metres at the first cushion, to the left positive. */
+export type KickFault = ToldError | { readonly kind: 'on plan' } | { readonly kind: 'cannot tell' };
 
 /** What two places tell of a kick that was planned. */
 export interface KickTold {

@@ -1,9 +1,10 @@
-import type { Shot } from '../motion/shot.ts';
+import type { BallOnTable, Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
 import { potLines, potOptions } from '../planning/potOptions.ts';
 import { buttOf, cueingOf } from '../player/cueing.ts';
 import { acceptanceAbout } from '../shot/acceptanceNear.ts';
 import { aimedStroke } from '../shot/potChance.ts';
+import type { Table } from '../table/table.ts';
 import type { Situation } from './situation.ts';
 import { worthOfEnd, type TurnEnd } from './turnEnd.ts';
 import { type TurnJudge } from './turnJudge.ts';
@@ -40,6 +41,22 @@ const FOULS = 8;
 /** What a situation's planned strokes are valued with before it is known what it is worth itself. */
 const UNKNOWN = 0;
 
+/** The butt with which a ball can be cued in a direction, radians; undefined where it cannot. Each is looked at once. */
+function buttsOf(
+  table: Table,
+  struck: BallOnTable,
+  others: readonly BallOnTable[],
+): (direction: number) => number | undefined {
+  const butts = new Map<number, number | undefined>();
+  return (direction) => {
+    if (!butts.has(direction)) {
+      const cueing = cueingOf(table, struck, others, direction);
+      butts.set(direction, cueing.verdict === 'impossible' ? undefined : buttOf(cueing));
+    }
+    return butts.get(direction);
+  };
+}
+
 /**
  * Strokes that meet a ball that is on, by cushions or straight, and do no foul as planned: all round the table at some paces
  * and tips, level butt or as the cue can be brought to the ball.
@@ -54,14 +71,7 @@ export function strokesAllRound(
   const struck = balls.find(({ id }) => id === cueId);
   if (struck === undefined) throw new RangeError(`strokesAllRound: there is no ball ${cueId}`);
   const others = balls.filter((ball) => ball !== struck);
-  const butts = new Map<number, number | undefined>();
-  const buttAt = (direction: number) => {
-    if (butts.has(direction)) return butts.get(direction);
-    const cueing = cueingOf(table, struck, others, direction);
-    const butt = cueing.verdict === 'impossible' ? undefined : buttOf(cueing);
-    butts.set(direction, butt);
-    return butt;
-  };
+  const buttAt = buttsOf(table, struck, others);
   const found: Candidate[] = [];
   let done = 0;
   for (const tip of TIPS) {
@@ -88,13 +98,20 @@ export function strokesAllRound(
 /**
  * Strokes that are a foul as planned: the few that leave the opponent least, of a look round the table. Sometimes to give
  * ball in hand, or points, is the least of what can be given.
+ * @throws RangeError without the cue ball
  */
 export function foulsToTry({ table, balls, cue }: Situation, judge: TurnJudge): readonly Candidate[] {
+  const struck = balls.find(({ id }) => id === cue);
+  if (struck === undefined) throw new RangeError(`foulsToTry: there is no ball ${cue}`);
+  const others = balls.filter((ball) => ball !== struck);
+  const buttAt = buttsOf(table, struck, others);
   const found: Candidate[] = [];
   for (const speed of FOUL_SPEEDS) {
     for (let k = 0; k < FOUL_DIRECTIONS; k++) {
       const direction = -Math.PI + (k * 2 * Math.PI) / FOUL_DIRECTIONS;
-      const strike = { ball: cue, speed, direction, tip: { side: 0, height: 0 }, elevation: 0 };
+      const elevation = buttAt(direction);
+      if (elevation === undefined) continue;
+      const strike = { ball: cue, speed, direction, tip: { side: 0, height: 0 }, elevation };
       const shot: Shot = { table, balls, strike };
       const planned = judge.endOf(shot);
       if (planned.kind === 'foul') found.push({ shot, planned, worth: worthOfEnd(planned, UNKNOWN) });

@@ -60,7 +60,8 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
   const { drill } = course.counting;
   const { scoring } = drill;
   const tapped = useKickTaps(props, ({ leave, missed }) =>
-    put({ leave, cause: null, ...(missed && { grade: 'miss' as const }) }),
+    // Taps that are set again may take a miss back.
+    put({ leave, cause: null, grade: missed ? 'miss' : said.grade === 'miss' ? null : said.grade }),
   );
   const { told } = tapped;
   // What nobody has said yet is as it is worked out.
