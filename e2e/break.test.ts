@@ -49,7 +49,7 @@ describe('two cues at the break', () => {
     await page.getByLabel('Change after so many breaks').fill('2');
     const block = page.getByTestId('block');
     await reads(block, 'A, break 1 of 2.');
-    await page.getByLabel('Cue', { exact: true }).fill('heavy');
+    await page.getByRole('combobox', { name: 'Cue', exact: true }).fill('heavy');
     await page.getByRole('heading', { level: 1 }).click();
     await reads(block, 'A, break 1 of 2: heavy.');
     await choose(page, 'Pace', 'firm');
@@ -63,7 +63,7 @@ describe('two cues at the break', () => {
     await reads(block, 'A, break 2 of 2: heavy, firm. Change after it.');
     await keep();
     await reads(block, 'B, break 1 of 2.');
-    await page.getByLabel('Cue', { exact: true }).fill('light');
+    await page.getByRole('combobox', { name: 'Cue', exact: true }).fill('light');
     await page.getByRole('heading', { level: 1 }).click();
     await keep();
     await keep();

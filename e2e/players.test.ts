@@ -346,7 +346,7 @@ describe('records', () => {
 
   it('of benchmarks: a coach lets virtual players play, sees how far they are, and stops them', async () => {
     // This server leaves the computing to others: the job waits, and is taken back.
-    await page.goto('/drills/cast-and-clear?stage=1');
+    await page.goto('/drills/tight-quarters?stage=2');
     await page.getByRole('button', { name: 'Let virtual players play it' }).click();
     await reads(page.getByTestId('benchmark-job'), /^Waits for its turn, 0 of \d+ parts played\.$/);
     await page.getByRole('button', { name: 'Stop computing' }).click();

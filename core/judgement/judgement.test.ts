@@ -132,19 +132,19 @@ describe('a position to be called', () => {
 });
 
 describe('the score of a call', () => {
-  const [window] = posed('how long is the window', 'plain');
-  const [path] = posed('draw the path', 'plain');
-  const [pass] = posed('does it pass', 'plain');
+  const window = firstPosed('how long is the window');
+  const path = firstPosed('draw the path');
+  const pass = firstPosed('does it pass');
 
   it('of a verdict is all or nothing', () => {
-    if (pass?.kind !== 'does it pass') throw new Error('another kind');
+    if (pass.kind !== 'does it pass') throw new Error('another kind');
     const wrong = pass.truth === 'yes' ? 'no' : 'yes';
     expect(scoreCall(pass, { kind: 'verdict', verdict: pass.truth })).toBe(1);
     expect(scoreCall(pass, { kind: 'verdict', verdict: wrong })).toBe(0);
   });
 
   it('of a length falls with its share of the longer of both', () => {
-    if (window?.kind !== 'how long is the window') throw new Error('another kind');
+    if (window.kind !== 'how long is the window') throw new Error('another kind');
     const score = (factor: number) => scoreCall(window, { kind: 'length', metres: factor * window.truth });
     expect(score(1)).toBe(1);
     expect(score(0.5)).toBeCloseTo(0.5, 12);
@@ -153,7 +153,7 @@ describe('the score of a call', () => {
   });
 
   it('of a drawn path falls with its mean distance, from all to nothing at half a metre', () => {
-    if (path?.kind !== 'draw the path') throw new Error('another kind');
+    if (path.kind !== 'draw the path') throw new Error('another kind');
     const moved = (by: number): CallAnswer => ({
       kind: 'path',
       points: path.truth.map(({ x, y }) => ({ x: x + by, y })),
@@ -184,16 +184,14 @@ describe('the score of a call', () => {
   it('of an answer to another question is refused', () => {
     for (const kind of CALL_KINDS)
       expect(['verdict', 'path', 'length', 'side', 'pick', 'order', 'place']).toContain(answerKindOf(kind));
-    expect(() => scoreCall(pass!, { kind: 'length', metres: 1 })).toThrow(RangeError);
-    expect(() => scoreCall(path!, { kind: 'side', side: 'left' })).toThrow(RangeError);
+    expect(() => scoreCall(pass, { kind: 'length', metres: 1 })).toThrow(RangeError);
+    expect(() => scoreCall(path, { kind: 'side', side: 'left' })).toThrow(RangeError);
   });
 });
 
 describe('which ball first', () => {
-  const question = [1, 2, 3]
-    .map((seed) => poseFromSeed(POOL, 'which ball first', 'plain', seed))
-    .find(Boolean);
-  if (question?.kind !== 'which ball first') throw new Error('no position');
+  const question = firstPosed('which ball first');
+  if (question.kind !== 'which ball first') throw new Error('another kind');
 
   it('is the ball with which a team player clears most often, the others behind by what the difficulty says', () => {
     const { worth, truth, shot, pot, pocket } = question;

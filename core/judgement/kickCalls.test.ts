@@ -20,9 +20,17 @@ import { scoreCall } from './score.ts';
 
 type OfKind<K extends KickKind> = Extract<CallQuestion, { readonly kind: K }>;
 
+/** Seeds that soon give a position of their kind. */
+const SOON: Readonly<Record<KickKind, number>> = {
+  'which line': 5,
+  'where on the cushion': 1,
+  'which way to miss': 3,
+  'pot or safe': 4,
+};
+
 /** The first position of a kind that one of some seeds gives. */
 function posed<K extends KickKind>(kind: K, table = POOL): OfKind<K> {
-  for (const seed of [1, 2, 3]) {
+  for (const seed of [SOON[kind], 1, 2, 3]) {
     const question = poseFromSeed(table, kind, 'plain', seed);
     if (question?.kind === kind) return question as OfKind<K>;
   }

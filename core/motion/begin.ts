@@ -33,14 +33,14 @@ function takeSlots({ s, slot, order }: Engine, balls: readonly BallOnTable[]): v
 /**
  * Puts the balls on the engine's table, sets some of them in motion and predicts what happens first.
  * @param moving the motion of the balls from number `first` on; the others lie still
- * @param paths whether each ball's path is recorded
+ * @param paths whether each ball's path is recorded, and how finely
  */
 export function begin(
   e: Engine,
   balls: readonly BallOnTable[],
   moving: readonly BallMotion[],
   first: number,
-  paths: boolean,
+  paths: boolean | 'fine',
 ): void {
   const { s } = e;
   const p = e.table.parameters;
@@ -49,7 +49,8 @@ export function begin(
   s.ids.length = n;
   e.now = 0;
   e.notes = 0;
-  e.paths = paths ? balls.map(() => []) : undefined;
+  e.paths = paths === false ? undefined : balls.map(() => []);
+  e.presses = paths === 'fine' ? [] : undefined;
   takeSlots(e, balls);
   for (let i = 0; i < n; i++) {
     placeAtRest(s, i, balls[e.order[i]!]!, p);

@@ -368,6 +368,17 @@ function pressLevel(e: Engine, members: readonly number[], c: number, k: number,
   return force > QUIET_FORCE || Math.abs(closing) > QUIET_SPEED;
 }
 
+/** Tells the overlap of every pair that touches now, metres; members by their places among them. */
+export function eachOverlap(tell: (a: number, b: number, overlap: number) => void): void {
+  for (let c = 0; c < pairs; c++) {
+    const [a, b] = [first[c]!, second[c]!];
+    const [dx, dy] = [place[3 * b]! - place[3 * a]!, place[3 * b + 1]! - place[3 * a + 1]!];
+    const dz = place[3 * b + 2]! - place[3 * a + 2]!;
+    const overlap = sum[c]! - Math.sqrt(dx * dx + dy * dy + dz * dz);
+    if (overlap > 0) tell(a, b, overlap);
+  }
+}
+
 /** Notes when an open contact can close again at the earliest. */
 function open(c: number, k: number, overlap: number): void {
   due[c] = k + Math.max(1, Math.floor(-overlap / closestStep));

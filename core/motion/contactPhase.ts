@@ -1,8 +1,10 @@
+import type { Point } from '../math/point.ts';
 import { contactDistance } from './ballBall.ts';
 import { advance, enterPhase, settleOnBed } from './cloth.ts';
 import { note, Note, type Engine } from './engine.ts';
 import { beginContacts, partMembers, readMembers, stepContacts, writeMembers } from './contactPairs.ts';
 import { contactDuration, hertzStiffness } from './hertz.ts';
+import { pressWatch } from './pressWatch.ts';
 import { rubOnCloth } from './contactCloth.ts';
 import { Phase } from './state.ts';
 
@@ -98,29 +100,54 @@ export function runContactPhase(e: Engine, i: number, j: number): readonly numbe
   beginContacts(e, members, NEAR, dt, i, j);
   const edge = members.filter((k) => nearCushion(e, k));
   const slowSteps = edge.length === 0 && dt === STEP ? SLOW_STEPS_IN_THE_OPEN : SLOW_STEPS;
-  const started = e.now;
-  const from = members.map((k) => ({ x: s.x[k]!, y: s.y[k]! }));
+  let recorded = e.now;
+  let from = members.map((k) => ({ x: s.x[k]!, y: s.y[k]! }));
+  const record = () => {
+    if (e.paths !== undefined) recordChords(e, members, from, recorded);
+    recorded = e.now;
+    from = members.map((k) => ({ x: s.x[k]!, y: s.y[k]! }));
+  };
+  const watch = e.presses && pressWatch(e.presses, members);
   readMembers(s, members, dt);
   for (let step = 0, busy = true; busy && step < MOST_STEPS;) {
     busy = false;
-    for (let k = 0; k < slowSteps; k++) if (stepContacts(e, members, step++, dt)) busy = true;
+    for (let k = 0; k < slowSteps; k++) {
+      if (stepContacts(e, members, step++, dt)) busy = true;
+      watch?.(e.now + k * dt);
+    }
     e.now += slowSteps * dt;
     writeMembers(s, members, dt);
     for (const k of edge) reboundIfThrough(e, k);
     for (const k of members) rubOnCloth(s, k, slowSteps * dt, p);
     readMembers(s, members, dt);
+    if (watch !== undefined && busy) record();
   }
   partMembers(s, members);
-  const took = e.now - started;
-  members.forEach((k, m) => {
-    const { x, y } = from[m]!;
-    const [vx, vy] = [(s.x[k]! - x) / took, (s.y[k]! - y) / took];
-    e.paths?.[k]?.push({ t: started, x, y, vx, vy, ax: 0, ay: 0 });
+  record();
+  members.forEach((k) => {
     s.t0[k] = e.now;
     settleOnBed(s, k, p);
     enterPhase(s, k, p);
   });
   return members;
+}
+
+/** Adds the way that members went in a straight line since a time to their paths. @param from where they were then */
+function recordChords(e: Engine, members: readonly number[], from: readonly Point[], since: number): void {
+  const { s } = e;
+  const took = e.now - since;
+  members.forEach((k, m) => {
+    const { x, y } = from[m]!;
+    e.paths?.[k]?.push({
+      t: since,
+      x,
+      y,
+      vx: (s.x[k]! - x) / took,
+      vy: (s.y[k]! - y) / took,
+      ax: 0,
+      ay: 0,
+    });
+  });
 }
 
 function nearCushion(e: Engine, k: number): boolean {

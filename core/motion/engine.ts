@@ -23,6 +23,15 @@ export const Note = {
 /** A break of fifteen balls has a few hundred events; a shot that notes this many is stuck. */
 export const EVENT_CAP = 8_000;
 
+/** Balls i and j that press each other from a time on until another, with the greatest overlap so far, metres. */
+export interface EnginePress {
+  readonly t: number;
+  until: number;
+  readonly i: number;
+  readonly j: number;
+  deepest: number;
+}
+
 /** Everything that a shot needs while it runs, made once for a table and used again for each shot on it. */
 export interface Engine {
   readonly table: Table;
@@ -56,6 +65,8 @@ export interface Engine {
   readonly noteSecond: Int16Array;
   /** Each ball's path, when it is asked for. */
   paths: PathPiece[][] | undefined;
+  /** Contacts within phases when fine paths are asked for, which then have a piece for every few steps of a phase. */
+  presses: EnginePress[] | undefined;
   /** Polynomial and scratch of the root finder; results of calls that must not return a boxed number. */
   readonly c: Float64Array;
   readonly roots: RootScratch;
@@ -86,6 +97,7 @@ function createEngine(table: Table, capacity: number): Engine {
     noteFirst: new Int16Array(EVENT_CAP + 64),
     noteSecond: new Int16Array(EVENT_CAP + 64),
     paths: undefined,
+    presses: undefined,
     c: new Float64Array(5),
     roots: createRootScratch(),
     out: new Float64Array(4),

@@ -1,5 +1,6 @@
 import { Note, type Engine } from './engine.ts';
-import type { BallOnTable, BallPath, ShotEvent, ShotResult } from './shot.ts';
+import { hertzStiffness } from './hertz.ts';
+import type { BallOnTable, BallPath, Press, ShotEvent, ShotResult } from './shot.ts';
 import { advance } from './cloth.ts';
 import { Phase } from './state.ts';
 
@@ -57,6 +58,17 @@ function eventsOf(e: Engine): ShotEvent[] {
   return events;
 }
 
+function pressesOf({ s, presses = [] }: Engine): readonly Press[] {
+  return presses
+    .map(({ t, until, i, j, deepest }): Press => ({
+      t,
+      until,
+      ids: [s.ids[i]!, s.ids[j]!],
+      force: hertzStiffness(s.radius[i]!, s.radius[j]!) * deepest * Math.sqrt(deepest),
+    }))
+    .sort((a, b) => a.t - b.t);
+}
+
 /** What the engine found, with the balls in the order in which they came in. */
 export function resultOf(
   e: Engine,
@@ -87,5 +99,5 @@ export function resultOf(
   const { paths } = e;
   if (paths === undefined) return { rest, events, duration, complete };
   const inOrder: BallPath[] = balls.map((ball, k) => ({ id: ball.id, pieces: paths[e.slot[k]!]! }));
-  return { rest, events, duration, complete, paths: inOrder };
+  return { rest, events, duration, complete, paths: inOrder, ...(e.presses && { presses: pressesOf(e) }) };
 }

@@ -90,6 +90,16 @@ export interface BallPath {
   readonly pieces: readonly PathPiece[];
 }
 
+/** A contact while a blow is shared: two balls that press each other. */
+export interface Press {
+  /** When it begins to press, and until when it does, seconds. */
+  readonly t: number;
+  readonly until: number;
+  readonly ids: readonly [string, string];
+  /** The greatest force between them, newtons. */
+  readonly force: number;
+}
+
 export interface ShotResult {
   readonly rest: readonly BallAtRest[];
   readonly events: readonly ShotEvent[];
@@ -97,13 +107,15 @@ export interface ShotResult {
   readonly duration: number;
   /** Present when asked for; a ball that never moved has one piece. */
   readonly paths?: readonly BallPath[];
+  /** What presses what within shared blows, in order; present when paths are fine. */
+  readonly presses?: readonly Press[];
   /** False when the shot was cut off by the cap on events; the result is then where it stood. */
   readonly complete: boolean;
 }
 
 export interface SimulateOptions {
-  /** Return each ball's path. */
-  readonly paths?: boolean;
+  /** Return each ball's path; "fine" has what happens within a blow that several balls share, too. */
+  readonly paths?: boolean | 'fine';
   /** False leaves the list of events empty: who only asks where balls come to rest need not wait for it. */
   readonly events?: boolean;
   /** False leaves the contact phase out: every blow passes through one contact after the other. */

@@ -49,7 +49,7 @@ function run(
   options: SimulateOptions,
 ): ShotResult {
   const e = engineFor(table, balls.length);
-  begin(e, balls, moving, first, options.paths === true);
+  begin(e, balls, moving, first, options.paths ?? false);
   const awaited = options.untilSettled === undefined ? -1 : e.s.ids.indexOf(options.untilSettled);
   const shared = options.contactPhase ?? true;
   const untilMeeting = options.untilMeeting ?? false;

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { stationsOf } from '../../core/drill/station.ts';
 import { opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill } from '../../core/records/drill.ts';
+import type { Ranking } from '../../core/tactics/ranking.ts';
 import type { Table } from '../../core/table/table.ts';
 import { useViewer } from '../api/viewer.ts';
 import { isPlanKept } from '../planner/order/isKept.ts';
@@ -29,7 +30,7 @@ export function useSafetyAnswers(
   const situation = isKept ? undefined : safetySituation(drill, table, SEED, station);
   const { preset, parameters } = table;
   const key = situation === undefined ? '' : JSON.stringify({ ...situation, table: { preset, parameters } });
-  const run = useOneRun(key, (onShare) => {
+  const run = useOneRun<Ranking>(key, (onShare) => {
     if (situation === undefined) throw new Error('useSafetyAnswers: nothing is asked');
     return rankingOf({ ...situation, table: { preset, parameters } }, onShare);
   });

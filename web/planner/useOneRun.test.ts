@@ -12,11 +12,11 @@ const settled = (done: () => void) =>
 
 /** A computation that is worked by hand. */
 function byHand() {
-  let tell: (share: number) => void = () => undefined;
+  let tell: (share: number, first?: string) => void = () => undefined;
   let finish: (answer: string) => void = () => undefined;
   let fail: (error: Error) => void = () => undefined;
   let stopped = 0;
-  const begin = (onShare: (share: number) => void) => {
+  const begin = (onShare: (share: number, first?: string) => void) => {
     tell = onShare;
     const answer = new Promise<string>((resolve, reject) => {
       finish = resolve;
@@ -26,7 +26,7 @@ function byHand() {
   };
   return {
     begin,
-    tell: (share: number) => act(() => tell(share)),
+    tell: (share: number, first?: string) => act(() => tell(share, first)),
     finish: (answer: string) => settled(() => finish(answer)),
     fail: (error: Error) => settled(() => fail(error)),
     stopped: () => stopped,
@@ -47,6 +47,17 @@ describe('a computation that is asked for', () => {
     await hand.finish('told');
     hand.tell(0.9);
     expect(result.current).toMatchObject({ answer: 'told', share: 1, isRunning: false });
+  });
+
+  it('keeps what is told of it first until the answer is there', async () => {
+    const hand = byHand();
+    const { result } = runOf(hand.begin);
+    act(() => result.current.start());
+    hand.tell(0.2, 'roughly');
+    hand.tell(0.6);
+    expect(result.current).toMatchObject({ share: 0.6, first: 'roughly', answer: undefined });
+    await hand.finish('told');
+    expect(result.current).toMatchObject({ first: undefined, answer: 'told' });
   });
 
   it('is of one question only: another one ends it, and nothing of it is shown', () => {

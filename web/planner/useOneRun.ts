@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Running } from '../workers/oneRun.ts';
 
-/** Where a run stands: what share is done, 0…1, and what came of it. */
+/** Where a run stands: what share is done, 0…1, what it looks like at first, and what came of it. */
 interface Run<T> {
   readonly key: string;
   readonly share: number;
+  readonly first?: T | undefined;
   readonly answer?: T;
   readonly failed?: string;
 }
@@ -16,6 +17,8 @@ export interface OneRun<T> {
   readonly share: number;
   readonly isRunning: boolean;
   readonly isBegun: boolean;
+  /** What is known before the answer is there, where a computation tells it. */
+  readonly first: T | undefined;
   readonly answer: T | undefined;
   readonly failed: string | undefined;
   readonly start: () => void;
@@ -25,7 +28,7 @@ export interface OneRun<T> {
 /** @param key what the question is: with another one nothing is known, and a run for the former ends */
 export function useOneRun<T>(
   key: string,
-  begin: (onShare: (share: number) => void) => Running<T>,
+  begin: (onShare: (share: number, first?: NoInfer<T>) => void) => Running<T>,
 ): OneRun<T> {
   const [run, setRun] = useState<Run<T>>();
   const end = useRef<() => void>(() => undefined);
@@ -35,14 +38,15 @@ export function useOneRun<T>(
     share: now?.share ?? 0,
     isRunning: now !== undefined && isOpen(now),
     isBegun: now !== undefined,
+    first: now?.first,
     answer: now?.answer,
     failed: now?.failed,
     start: () => {
       end.current();
       setRun({ key, share: 0 });
       // Progress may be told after the answer: what is there stays.
-      const working = begin((share) =>
-        setRun((now) => (now?.key === key && isOpen(now) ? { key, share } : now)),
+      const working = begin((share, first) =>
+        setRun((now) => (now?.key === key && isOpen(now) ? { key, share, first: first ?? now.first } : now)),
       );
       working.answer.then(
         (answer) => setRun({ key, share: 1, answer }),

@@ -1,10 +1,19 @@
 import type { RackKind } from '../../core/rack/rack.ts';
-import { BACK, type BreakStudy, type WingShares } from '../../core/virtual/breaks/breakStudy.ts';
+import {
+  BACK,
+  type BreakStudy,
+  type PlayedBreak,
+  type WingShares,
+} from '../../core/virtual/breaks/breakStudy.ts';
 import type { SpeedTold } from '../../core/sound/breakSpeed.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
+import type { BestBreak } from '../../core/virtual/breaks/bestBreak.ts';
+import type { BreakStroke } from '../../core/virtual/breaks/breakShot.ts';
+import type { LeftPattern, LeftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
+import type { Opening } from '../../core/virtual/breaks/opening.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import { percent } from './units.ts';
-import { termIn, type Vocabulary } from './vocabulary.ts';
+import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
 const shareWords = ({
   share,
@@ -90,4 +99,96 @@ export function recordedWords(told: SpeedTold): string {
   return told.why === 'nothing heard'
     ? 'Cannot tell: no knock is heard in it.'
     : 'Cannot tell: it is not clear which knocks are the tip and the rack. Record nearer, or with less noise.';
+}
+
+/** The contacts of an opening rack, line by line: "0.14 ms: 2 presses 4, 51 %" */
+export function openingLines({ contacts }: Opening, nameOf: (id: string) => string): readonly string[] {
+  const first = contacts[0]?.force;
+  return contacts.map(({ after, ids: [a, b], force }) => {
+    const hard = force === undefined || first === undefined ? '' : `, ${percent(force / first)}`;
+    const how = force === undefined ? 'meets' : 'presses';
+    return `${(1_000 * after).toFixed(2)} ms: ${nameOf(a)} ${how} ${nameOf(b)}${hard}`;
+  });
+}
+
+/** What one break came to: "2 balls down; the next pot 61 %." */
+export function playedBreakWords(
+  { down, foul, inOff, offTable, next }: PlayedBreak,
+  kind: RackKind,
+  vocabulary: Vocabulary,
+): string {
+  const balls =
+    down.length === 0 ? 'No ball down' : down.length === 1 ? '1 ball down' : `${down.length} balls down`;
+  if (inOff) return `${balls}; a ${termIn(vocabulary, 'inOff')}.`;
+  if (offTable) return `${balls}; a ball left the table.`;
+  if (foul) return `${balls}; a foul.`;
+  return kind === 'reds'
+    ? `${balls}; the opponent’s best pot ${percent(next)}.`
+    : `${balls}; the next pot ${percent(next)}.`;
+}
+
+/** A break in words: "head ball full, 7.0 m/s, 318 mm off the right, tip 0.2 below the middle" */
+export function breakStrokeWords({ at, covered, past, speed, from, tip }: BreakStroke): string {
+  const ball = at === 0 ? 'head ball' : `ball ${at + 1}`;
+  const full = covered === 1 ? 'full' : `${percent(covered)} covered, past its ${past}`;
+  const height =
+    tip.height === 0
+      ? ''
+      : `, tip ${Math.abs(tip.height)} R ${tip.height < 0 ? 'below' : 'above'} the middle`;
+  const side = tip.side === 0 ? '' : `, ${Math.abs(tip.side)} R of ${tip.side < 0 ? 'left' : 'right'} side`;
+  return `${ball} ${full}, ${speed.toFixed(1)} m/s, ${Math.round(1_000 * from.y)} mm off the right${height}${side}`;
+}
+
+/** What the best break does better than one's own, and whether that is sure. */
+export function bestWords({ stroke, tried, best, own, gain }: BestBreak, kind: RackKind): readonly string[] {
+  const points = Math.round(100 * gain.worth);
+  const is = `Of ${tried} tried: ${breakStrokeWords(stroke)}.`;
+  if (gain.error === 0) return [`Of ${tried} tried none is better than yours.`];
+  const within = Math.round(100 * 1.645 * gain.error);
+  const worth =
+    gain.worth > 1.645 * gain.error
+      ? `In a hundred breaks it is worth ${points} (±${within}) more than yours.`
+      : `Not decided against yours: ${points} (±${within}) in a hundred breaks.`;
+  const row = (what: string, value: (study: BreakStudy) => number) =>
+    `${what} ${percent(value(best))}, yours ${percent(value(own))}`;
+  const why =
+    kind === 'reds'
+      ? [
+          row('the cue ball back', (each) => each.back.share),
+          row('the opponent’s best pot', (each) => each.next),
+        ]
+      : [
+          row('a ball down', (each) => each.made.share),
+          row('the next pot', (each) => each.next),
+          row('the wing ball on your side in', (each) => each.near.in),
+        ];
+  return [is, worth, `${capital(why.join('; '))}.`];
+}
+
+/** A ball is to be counted on when half of the breaks leave it so near, metres. */
+const COUNTED_ON = 0.15;
+
+/** What of a pattern can be counted on: "Balls 2, 3 and 8 lie within a hand’s breadth each time." */
+export function surePlaces({ balls }: LeftPattern): readonly number[] {
+  return balls.flatMap(({ place, within }) =>
+    place !== 'cue' && within !== undefined && within <= COUNTED_ON ? [place] : [],
+  );
+}
+
+/** A pattern in words. */
+export function patternWords(pattern: LeftPattern, kind: RackKind): string {
+  const sure = surePlaces(pattern).map((place) => String(place + 1));
+  const list = sure.length < 2 ? sure.join('') : `${sure.slice(0, -1).join(', ')} and ${sure.at(-1) ?? ''}`;
+  const where =
+    sure.length === 0
+      ? 'no ball can be counted on'
+      : `${sure.length === 1 ? 'ball' : 'balls'} ${list} within ${Math.round(100 * COUNTED_ON)} cm in half of them`;
+  const cue = pattern.balls.find(({ place }) => place === 'cue')?.within;
+  const cueWords = cue === undefined ? '' : `, the cue ball within ${Math.round(100 * cue)} cm`;
+  return `${kind === 'reds' ? 'Best pot' : 'Next pot'} ${percent(pattern.next)}; ${where}${cueWords}.`;
+}
+
+/** How much the patterns tell. */
+export function patternsHoldWords({ wentOn, explained }: LeftPatterns): string {
+  return `${wentOn} breaks with a ball down and no foul. These tables tell ${percent(explained)} of how they differ; the rest is chance.`;
 }

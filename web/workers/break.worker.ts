@@ -1,6 +1,8 @@
 import { expose } from 'comlink';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { breakSpeed } from '../../core/sound/breakSpeed.ts';
+import { bestBreak } from '../../core/virtual/breaks/bestBreak.ts';
+import { leftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
 import { breakMap } from '../../core/virtual/breaks/breakMap.ts';
 import { studyBreak } from '../../core/virtual/breaks/breakStudy.ts';
 import { contactEffects } from '../../core/virtual/breaks/contactEffects.ts';
@@ -11,6 +13,19 @@ const solver: BreakSolver = {
   contacts: (asked, gap, onShare) =>
     Promise.resolve(contactEffects({ ...asked, table: tableOf(asked.table) }, gap, onShare)),
   map: (asked, onShare) => Promise.resolve(breakMap({ ...asked, table: tableOf(asked.table) }, onShare)),
+  best: (asked, onShare) => Promise.resolve(bestBreak({ ...asked, table: tableOf(asked.table) }, onShare)),
+  compare: (asked, strokes, onShare) => {
+    const table = tableOf(asked.table);
+    return Promise.resolve(
+      strokes.map((stroke, i) =>
+        studyBreak({ ...asked, stroke, table }, (share) => onShare((i + share) / strokes.length)),
+      ),
+    );
+  },
+  patterns: (asked, count, onShare) =>
+    Promise.resolve(
+      leftPatterns(studyBreak({ ...asked, table: tableOf(asked.table) }, onShare).played, count),
+    ),
   speed: (samples, rate, setting) => Promise.resolve(breakSpeed(samples, rate, setting)),
 };
 

@@ -1,6 +1,9 @@
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import type { SpeedSetting, SpeedTold } from '../../core/sound/breakSpeed.ts';
+import type { BestBreak } from '../../core/virtual/breaks/bestBreak.ts';
+import type { BreakStroke } from '../../core/virtual/breaks/breakShot.ts';
+import type { LeftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
 
@@ -17,7 +20,16 @@ export interface BreakSolver {
     gap: number,
     onShare: (share: number) => void,
   ): Promise<readonly ContactEffect[]>;
-  map(asked: BreakAsked, onShare: (share: number) => void): Promise<BreakMap>;
+  map(asked: BreakAsked, onShare: (share: number, first?: BreakMap) => void): Promise<BreakMap>;
+  best(asked: BreakAsked, onShare: (share: number) => void): Promise<BestBreak>;
+  /** Several strokes on the same racks with the same luck. */
+  compare(
+    asked: BreakAsked,
+    strokes: readonly BreakStroke[],
+    onShare: (share: number) => void,
+  ): Promise<readonly BreakStudy[]>;
+  /** @param count how many patterns */
+  patterns(asked: BreakAsked, count: number, onShare: (share: number) => void): Promise<LeftPatterns>;
   /** @param samples −1…1, one channel @param rate samples a second */
   speed(samples: Float32Array, rate: number, setting: SpeedSetting): Promise<SpeedTold>;
 }

@@ -34,6 +34,20 @@ describe('a map of breaks', () => {
     }
   });
 
+  it('is told roughly before it is told, as fewer breaks of each cell have it', () => {
+    const question = { ...QUESTION, breaks: 10, rack: { ...QUESTION.rack, kind: 'nine' as const } };
+    const told: (typeof map)[] = [];
+    const whole = breakMap(question, (_, first) => first !== undefined && told.push(first));
+    expect(told).toEqual([map]);
+    expect(whole.cells.map(({ from }) => from)).toEqual(map.cells.map(({ from }) => from));
+    expect(whole.cells[0]?.study.made).toEqual(
+      studyBreak({
+        ...question,
+        stroke: { ...question.stroke, from: map.cells[0]!.from, speed: map.cells[0]!.speed },
+      }).made,
+    );
+  });
+
   it('finds the best cell, and tells how many may be as good', () => {
     const worths = map.cells.map(({ worth }) => worth);
     expect(worths[map.best]).toBe(Math.max(...worths));

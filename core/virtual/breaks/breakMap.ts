@@ -1,8 +1,16 @@
 import { clothLinesOf } from '../../table/markings.ts';
 import type { Table } from '../../table/table.ts';
 import type { RackKind } from '../../rack/rack.ts';
+import { worthOf, worthOfBreak } from './breakWorth.ts';
 import type { BreakStroke } from './breakShot.ts';
-import { studyBreak, type BreakQuestion, type BreakStudy } from './breakStudy.ts';
+import {
+  drawnBreak,
+  playedBreak,
+  summedBreaks,
+  type BreakQuestion,
+  type BreakStudy,
+  type PlayedBreak,
+} from './breakStudy.ts';
 
 /** Places across the table as shares of its width, and paces, m/s. */
 const PLACES = [0.09, 0.17, 0.25, 0.33, 0.41, 0.5, 0.59, 0.67, 0.75, 0.83, 0.91];
@@ -32,16 +40,6 @@ export interface BreakMap {
   readonly asGood: number;
 }
 
-/**
- * What one break is worth: at pool the chance of the next pot after a ball down without a foul, else nothing; of a break-off
- * that nothing is on for the opponent, a foul being worth nothing.
- */
-function worthOfBreak(kind: RackKind, { foul, down, next }: BreakStudy['played'][number]): number {
-  if (foul) return 0;
-  if (kind === 'reds') return 1 - next;
-  return down.length > 0 ? next : 0;
-}
-
 /** The places and paces of a map for a rack: along the head string, or in the D on the side of the stroke. */
 export function mapStrokes(
   table: Table,
@@ -59,32 +57,55 @@ export function mapStrokes(
   );
 }
 
+/** So many breaks of each cell make the first picture: the paler half of what is known, and in a second. */
+const FIRST = 8;
+
 /**
- * Breaks a rack from many places at many paces, aim and tip as in the stroke, and says which is worth most.
+ * Breaks a rack from many places at many paces, aim and tip as in the stroke, and says which is worth most. All cells are
+ * looked at roughly first, and told; then each is played to the end.
  * @param question its stroke's place across the table and pace are left out of account; breaks are played for each cell
- * @param onShare told what share is done, 0…1
+ * @param onShare told what share is done, 0…1, and once the map as it looks at first
+ * @throws RangeError for fewer than one break, or a rack or a stroke that cannot be
  */
 export function breakMap(
   question: BreakQuestion,
-  onShare: (share: number) => void = () => undefined,
+  onShare: (share: number, first?: BreakMap) => void = () => undefined,
 ): BreakMap {
-  const { table, rack, stroke } = question;
+  const { table, rack, stroke, breaks } = question;
+  if (!(breaks >= 1)) throw new RangeError('breakMap: breaks must be at least 1');
   const rows = mapStrokes(table, rack.kind, stroke);
+  const columns = rows[0]?.length ?? 0;
   const strokes = rows.flat();
+  const played = strokes.map((): PlayedBreak[] => []);
+  let done = 0;
+  const first = Math.min(FIRST, breaks);
+  for (const count of first < breaks ? [first, breaks] : [breaks]) {
+    const before = count === first ? 0 : first;
+    strokes.forEach(({ from, speed }, i) => {
+      const cell = { ...question, stroke: { ...stroke, from, speed } };
+      for (let k = before; k < count; k++)
+        played[i]?.push(playedBreak(drawnBreak(cell, k), rack.kind, false));
+      done += count - before;
+      onShare(done / (strokes.length * breaks));
+    });
+    if (count < breaks)
+      onShare(done / (strokes.length * breaks), mapOf(table, rack.kind, strokes, columns, played));
+  }
+  return mapOf(table, rack.kind, strokes, columns, played);
+}
+
+function mapOf(
+  table: Table,
+  kind: RackKind,
+  strokes: readonly Pick<BreakStroke, 'from' | 'speed'>[],
+  columns: number,
+  played: readonly (readonly PlayedBreak[])[],
+): BreakMap {
   const cells = strokes.map(({ from, speed }, i): BreakCell => {
-    const study = studyBreak({ ...question, stroke: { ...stroke, from, speed } });
-    const worths = study.played.map((one) => worthOfBreak(rack.kind, one));
-    const worth = worths.reduce((sum, each) => sum + each, 0) / worths.length;
-    const spread = worths.reduce((sum, each) => sum + (each - worth) ** 2, 0) / worths.length;
-    onShare((i + 1) / strokes.length);
-    const { made, back, next, near, inOff } = study;
-    return {
-      from,
-      speed,
-      study: { made, back, next, near, inOff },
-      worth,
-      error: Math.sqrt(spread / worths.length),
-    };
+    const own = played[i] ?? [];
+    const { made, back, next, near, inOff } = summedBreaks(table, own, { from });
+    const worth = worthOf(own.map((one) => worthOfBreak(kind, one)));
+    return { from, speed, study: { made, back, next, near, inOff }, ...worth };
   });
   const best = cells.reduce((top, { worth }, i) => (worth > (cells[top]?.worth ?? -1) ? i : top), 0);
   const top = cells[best];
@@ -92,7 +113,7 @@ export function breakMap(
     top !== undefined && top.worth - worth < 2 * Math.hypot(error, top.error);
   return {
     cells,
-    columns: rows[0]?.length ?? 0,
+    columns,
     best,
     asGood: cells.filter((cell, i) => i !== best && isAsGood(cell)).length,
   };

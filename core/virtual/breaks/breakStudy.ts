@@ -9,7 +9,7 @@ import type { ExecutionError } from '../../player/levels.ts';
 import { drawnRack, type RackWish } from '../../rack/drawnRack.ts';
 import { rackIds, type RackKind } from '../../rack/rack.ts';
 import { createRandom } from '../../random/random.ts';
-import { hitOf } from '../../shot/kicks/hit.ts';
+import { wayIn } from '../../shot/kicks/way.ts';
 import { ballLost } from '../../shot/outcome.ts';
 import { wilson, type ShareInterval } from '../../statistics/wilson.ts';
 import type { Table } from '../../table/table.ts';
@@ -92,7 +92,7 @@ const CLEARS_LOOKED_AT = 40;
  */
 export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): PlayedBreak {
   const { table } = shot;
-  const result = simulate(shot, { paths: true });
+  const result = simulate(shot);
   const { rest } = result;
   const racked = shot.balls.slice(1, 1 + rackIds(kind).length);
   const places = racked.map((_, i) => {
@@ -103,7 +103,7 @@ export function playedBreak(shot: Shot, kind: RackKind, valued: boolean): Played
   const cue = after.find(({ id }) => id === CUE_BALL);
   const objects = after.filter((ball) => ball !== cue);
   const offTable = ballLost(rest);
-  const first = hitOf(result, CUE_BALL).first;
+  const { first } = wayIn(result.events, CUE_BALL, Infinity);
   const foul = cue === undefined || offTable || first === undefined || isBreakOffFoul(kind, first, rest);
   const idAt = (place: number) => racked[place]?.id ?? '';
   const [right, left] = wingPlaces(kind);
@@ -140,33 +140,47 @@ export function isBreakOffFoul(
 }
 
 /**
+ * One of the breaks of a question as it is executed: the rack drawn, the breaker's errors in the stroke.
+ * @param k its number, an integer ≥ 0 @throws RangeError for a rack or a stroke that cannot be
+ */
+export function drawnBreak(
+  { table, rack, stroke, error, seed }: Omit<BreakQuestion, 'breaks'>,
+  k: number,
+): Shot {
+  const random = createRandom(seed).fork(k);
+  const planned = breakShot(table, drawnRack(rack, table.preset, random), stroke);
+  return executed(planned, errorAsCued(planned, error), random);
+}
+
+/**
  * Plays a break many times: each with a rack drawn anew and the breaker's own errors.
  * @param onShare told what share is done, 0…1
  * @throws RangeError for fewer than one break, or a rack or a stroke that cannot be
  */
 export function studyBreak(
-  { table, rack, stroke, error, breaks, seed }: BreakQuestion,
+  question: BreakQuestion,
   onShare: (share: number) => void = () => undefined,
 ): BreakStudy {
+  const { table, rack, stroke, breaks } = question;
   if (!(breaks >= 1)) throw new RangeError('studyBreak: breaks must be at least 1');
-  const root = createRandom(seed);
   const played: PlayedBreak[] = [];
   for (let k = 0; k < breaks; k++) {
-    const random = root.fork(k);
-    const racked = drawnRack(rack, table.preset, random);
-    const planned = breakShot(table, racked, stroke);
-    played.push(
-      playedBreak(executed(planned, errorAsCued(planned, error), random), rack.kind, k < CLEARS_LOOKED_AT),
-    );
+    played.push(playedBreak(drawnBreak(question, k), rack.kind, k < CLEARS_LOOKED_AT));
     onShare((k + 1) / breaks);
   }
-  return summed(table, played, stroke.from.y < table.width / 2 ? 0 : 1);
+  return summedBreaks(table, played, stroke);
 }
 
 const meanOf = (values: readonly number[]) =>
   values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length;
 
-function summed(table: Table, played: readonly PlayedBreak[], nearSide: 0 | 1): BreakStudy {
+/** What breaks that were played with a stroke come to. @param played at least one */
+export function summedBreaks(
+  table: Table,
+  played: readonly PlayedBreak[],
+  { from }: Pick<BreakStroke, 'from'>,
+): BreakStudy {
+  const nearSide = from.y < table.width / 2 ? 0 : 1;
   const n = played.length;
   const share = (holds: (one: PlayedBreak) => boolean) => wilson(played.filter(holds).length, n);
   const mean = (of: (one: PlayedBreak) => number) => played.reduce((sum, one) => sum + of(one), 0) / n;

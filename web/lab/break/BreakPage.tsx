@@ -1,40 +1,49 @@
-import { Group, SimpleGrid, Slider, Stack, Text, Title } from '@mantine/core';
+import { Group, Stack, Text } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Point } from '../../../core/math/point.ts';
-import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import { executionErrorOf } from '../../../core/player/levels.ts';
 import type { RackGap } from '../../../core/rack/drawnRack.ts';
 import { coloursOnSpots } from '../../../core/rack/colours.ts';
 import { rackBalls } from '../../../core/rack/rack.ts';
-import { RACK_QUALITIES, RACKERS } from '../../../core/rack/rackers.ts';
+import { RACK_QUALITIES } from '../../../core/rack/rackers.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { clothLinesOf } from '../../../core/table/markings.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { wayToRack, type BreakStroke } from '../../../core/virtual/breaks/breakShot.ts';
 import type { BreakStudy } from '../../../core/virtual/breaks/breakStudy.ts';
+import { playersQuery } from '../../api/players.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
+import { RecordingCard } from '../../planner/RecordingCard.tsx';
 import { StrokePanel } from '../../planner/StrokePanel.tsx';
+import { useFittedPlayer } from '../../planner/useFittedPlayer.ts';
 import { useOneRun } from '../../planner/useOneRun.ts';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { CUE } from '../../table/labShot.ts';
 import { AimMark, BallMark, DotMark } from '../../table/marks.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
-import { percent } from '../../words/units.ts';
 import { breakStudyOf } from '../../workers/break.ts';
+import { fittedWords } from '../../words/playerWords.ts';
 import { LabHead } from '../LabHead.tsx';
 import { WithTables } from '../WithTables.tsx';
 import { firstPosition } from '../labStart.ts';
-import { aimsOf, breakSettingFrom, firstBreak, racksOn } from './breakSetting.ts';
+import { AimCard } from './AimCard.tsx';
+import { BestCard } from './BestCard.tsx';
+import { breakSettingFrom, firstBreak, placesToShow, restsOf, type ShownRests } from './breakSetting.ts';
+import { CompareCard } from './CompareCard.tsx';
 import { CONTACT_GAP, ContactsCard } from './ContactsCard.tsx';
 import { MapCard } from './MapCard.tsx';
-import { RackPicture } from './RackPicture.tsx';
-import { RecordingCard } from '../../planner/RecordingCard.tsx';
+import { PatternsCard } from './PatternsCard.tsx';
+import { RackCard } from './RackCard.tsx';
+import { SlowCard } from './SlowCard.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
+import { useOneBreak } from './useOneBreak.ts';
 
 /** So many breaks are played at a time. */
 const BREAKS = 200;
 const SEED = 18;
-const PAST = ['left', 'right'] as const;
 
 /** Where from, how hard, on which ball, on this rack: a break played many times. */
 export function BreakPage() {
@@ -59,16 +68,24 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const gaps = gapsOf?.for === rackKey ? gapsOf.gaps : [];
   const change = (part: Partial<BreakStroke>) => setTold({ for: rackKey, stroke: { ...stroke, ...part } });
 
+  const [player, setPlayer] = useState<string | null>(null);
+  const players = useQuery(playersQuery);
+  const levelError = executionErrorOf(level, preset.game);
+  const { fitted, pending } = useFittedPlayer(player, preset.game, levelError);
+  const [shown, setShown] = useState<ShownRests>('cue ball');
+  const [laid, setLaid] = useState<{ readonly for: string; readonly balls: readonly BallOnTable[] }>();
+
   const asked = {
     table: { preset, parameters: table.parameters },
     rack: { kind, quality: RACK_QUALITIES[racker], gaps: gaps.length === 0 ? undefined : gaps },
     stroke,
-    error: executionErrorOf(level, preset.game),
+    error: fitted?.error ?? levelError,
     breaks: BREAKS,
     seed: SEED,
   };
   const key = JSON.stringify(asked);
   const run = useOneRun<BreakStudy>(key, (onShare) => breakStudyOf(asked, onShare));
+  const one = useOneBreak(asked);
   const racked = rackBalls(kind, preset);
   const target = racked[stroke.at];
   /** From behind the line, on the table. */
@@ -82,7 +99,11 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
       },
     });
   };
-  const { from, covered, past, speed, tip, elevation } = stroke;
+  const { from, speed, tip, elevation } = stroke;
+  const left = laid?.for === key ? laid.balls : undefined;
+  const moving = one.positions;
+  const cueBall = { id: CUE, ...from, radius: preset.cueBallRadius };
+  const onTable = left ?? [...racked, ...(kind === 'reds' ? coloursOnSpots(preset) : []), cueBall];
   const keep = (study: BreakStudy | undefined) =>
     setKept(
       study && {
@@ -106,99 +127,79 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
             event.preventDefault();
           }}
         >
-          {run.answer?.cueRests.map((at, i) => (
-            <DotMark key={i} at={at} />
-          ))}
-          {target !== undefined && <AimMark from={from} to={target} />}
-          {[...racked, ...(kind === 'reds' ? coloursOnSpots(preset) : [])].map((ball) => (
-            <BallMark key={ball.id} id={ball.id} at={ball} radius={ball.radius} />
-          ))}
-          <BallMark id={CUE} at={from} radius={preset.cueBallRadius} selected />
+          {moving === undefined &&
+            left === undefined &&
+            run.answer !== undefined &&
+            restsOf(run.answer, shown, kind, from.y < table.width / 2).map((at, i) => (
+              <DotMark key={i} at={at} />
+            ))}
+          {moving === undefined && left === undefined && target !== undefined && (
+            <AimMark from={from} to={target} />
+          )}
+          {onTable.map((ball) => {
+            const at = moving === undefined ? ball : moving.get(ball.id);
+            return (
+              at !== null &&
+              at !== undefined && (
+                <BallMark
+                  key={ball.id}
+                  id={ball.id}
+                  at={at}
+                  radius={ball.radius}
+                  selected={ball.id === CUE && left === undefined && moving === undefined}
+                  {...(left !== undefined && ball.id !== CUE ? { name: ball.id } : {})}
+                />
+              )
+            );
+          })}
         </TableDrawing>
-        <Text size="sm" c="dimmed">
-          {run.answer === undefined
-            ? 'Drag the cue ball along the line, or move it by the arrow keys.'
-            : 'Dots: where the cue ball came to rest.'}
-        </Text>
+        <Group justify="space-between" gap={8}>
+          <Text size="sm" c="dimmed">
+            {left !== undefined
+              ? 'A table as this break left it.'
+              : run.answer === undefined
+                ? 'Drag the cue ball along the line, or move it by the arrow keys.'
+                : `Dots: where the ${shown} came to rest.`}
+          </Text>
+          {run.answer !== undefined && left === undefined && (
+            <OneOf label="Show the rests of" value={shown} values={placesToShow(kind)} onChange={setShown} />
+          )}
+        </Group>
         <Text size="sm" c="dimmed">
           Wear glasses near a hard break, and keep the end of the table free: balls leave it.
         </Text>
       </Stack>
       <div className="lab-side">
-        <section className="card" aria-labelledby="rack-title">
-          <Title order={2} size="h4" id="rack-title">
-            Rack
-          </Title>
-          <SimpleGrid cols={2} spacing={8}>
-            <OneOf
-              label="Balls"
-              value={kind}
-              values={racksOn(preset)}
-              onChange={(next) => set({ rack: next })}
-            />
-            <OneOf
-              label="Racked by"
-              value={racker}
-              values={RACKERS}
-              wordOf={(each) => (each === 'tight' ? 'nobody: perfect' : each)}
-              onChange={(next) => set({ racker: next === 'template' ? null : next })}
-            />
-          </SimpleGrid>
-          <RackPicture
-            kind={kind}
-            preset={preset}
-            gaps={gaps}
-            onChange={(next) => setGaps({ for: rackKey, gaps: next })}
-          />
-          <Text size="xs" c="dimmed">
-            {gaps.length === 0
-              ? 'Tap between two balls to open a gap there. Without one, gaps are drawn anew for each break.'
-              : 'The gaps that you see, in millimetres; all other balls touch, as far as they can.'}
-          </Text>
-        </section>
-        <section className="card" aria-labelledby="aim-title">
-          <Title order={2} size="h4" id="aim-title">
-            Aim
-          </Title>
-          <SimpleGrid cols={3} spacing={8}>
-            <OneOf
-              label="Ball"
-              value={String(stroke.at)}
-              values={aimsOf(kind).map(String)}
-              wordOf={(at) => String(Number(at) + 1)}
-              onChange={(at) => change({ at: Number(at) })}
-            />
-            <OneOf label="Past its" value={past} values={PAST} onChange={(side) => change({ past: side })} />
-            <OneOf
-              label="A player of"
-              value={level}
-              values={LEVEL_NAMES}
-              onChange={(next) => set({ level: next === 'team' ? null : next })}
-            />
-          </SimpleGrid>
-          <Group justify="space-between" mt={6}>
-            <Text size="sm" id="covered-label">
-              Covered
-            </Text>
-            <Text size="sm">{covered === 1 ? 'full' : percent(covered)}</Text>
-          </Group>
-          <Slider
-            aria-labelledby="covered-label"
-            thumbLabel="Covered"
-            min={0.1}
-            max={1}
-            step={0.05}
-            value={covered}
-            label={(value) => percent(value)}
-            onChange={(value) => change({ covered: value })}
-          />
-        </section>
+        <RackCard
+          preset={preset}
+          kind={kind}
+          racker={racker}
+          gaps={gaps}
+          onSet={set}
+          onGaps={(next) => setGaps({ for: rackKey, gaps: next })}
+        />
+        <AimCard
+          kind={kind}
+          stroke={stroke}
+          onChange={change}
+          level={level}
+          onLevel={(next) => set({ level: next === 'team' ? null : next })}
+          players={players.data}
+          player={player}
+          onPlayer={setPlayer}
+          told={player === null ? undefined : fittedWords(fitted, pending)}
+        />
+        <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />
         <StudyCard run={run} breaks={BREAKS} kind={kind} kept={kept} onKeep={keep} />
+        <PatternsCard asked={asked} onShow={(balls) => setLaid(balls && { for: key, balls })} />
+        <BestCard asked={asked} onTake={change} />
+        <CompareCard asked={asked} stroke={stroke} />
         <MapCard asked={asked} onTake={({ from: at, speed: pace }) => change({ from: at, speed: pace })} />
         <ContactsCard
           asked={asked}
           onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
         />
+        <SlowCard kind={kind} preset={preset} one={one} />
         <RecordingCard
           setting={{
             distance: wayToRack(table, racked, stroke),
@@ -207,7 +208,6 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           take="Take this pace"
           onTake={(pace) => change({ speed: pace })}
         />
-        <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import { Text, UnstyledButton } from '@mantine/core';
 import { RunHead } from '../../planner/RunHead.tsx';
 import { useOneRun } from '../../planner/useOneRun.ts';
 import { effectWords } from '../../words/breakStudyWords.ts';
+import type { ContactEffect } from '../../../core/virtual/breaks/contactEffects.ts';
 import { contactEffectsOf } from '../../workers/break.ts';
 import type { BreakAsked } from '../../workers/breakProtocol.ts';
 
@@ -22,7 +23,7 @@ interface ContactsCardProps {
 export function ContactsCard({ asked, onTake }: ContactsCardProps) {
   // The gaps that are set do not count here: each contact is opened by itself.
   const question: BreakAsked = { ...asked, rack: { ...asked.rack, gaps: undefined }, breaks: BREAKS };
-  const run = useOneRun(JSON.stringify(question), (onShare) =>
+  const run = useOneRun<readonly ContactEffect[]>(JSON.stringify(question), (onShare) =>
     contactEffectsOf(question, CONTACT_GAP, onShare),
   );
   const effects = run.answer;

@@ -1,5 +1,5 @@
 import { Text, UnstyledButton } from '@mantine/core';
-import type { BreakCell } from '../../../core/virtual/breaks/breakMap.ts';
+import type { BreakCell, BreakMap } from '../../../core/virtual/breaks/breakMap.ts';
 import { RunHead } from '../../planner/RunHead.tsx';
 import { useOneRun } from '../../planner/useOneRun.ts';
 import { colour } from '../../theme.ts';
@@ -8,7 +8,7 @@ import { breakMapOf } from '../../workers/break.ts';
 import type { BreakAsked } from '../../workers/breakProtocol.ts';
 
 /** Breaks in each cell. */
-const BREAKS = 40;
+const BREAKS = 100;
 /** How strongly the best cell is coloured; the others less, by what they are worth. */
 const DEPTH = 60;
 
@@ -30,8 +30,9 @@ export function MapCard({ asked, onTake }: MapCardProps) {
     isLeft: kind === 'reds' && from.y >= width / 2,
   });
   const question: BreakAsked = { ...asked, breaks: BREAKS };
-  const run = useOneRun(key, (onShare) => breakMapOf(question, onShare));
-  const map = run.answer;
+  const run = useOneRun<BreakMap>(key, (onShare) => breakMapOf(question, onShare));
+  // After a second each cell is known roughly.
+  const map = run.answer ?? run.first;
   const most = Math.max(0.01, ...(map?.cells.map(({ worth }) => worth) ?? []));
   const rows =
     map === undefined
@@ -86,7 +87,7 @@ export function MapCard({ asked, onTake }: MapCardProps) {
             </tbody>
           </table>
           <Text size="sm" mt={6} data-testid="best-break">
-            {bestBreakWords(map, kind)}
+            {run.answer === undefined ? 'A first picture; it becomes surer.' : bestBreakWords(map, kind)}
           </Text>
           <Text size="xs" c="dimmed">
             {kind === 'reds'

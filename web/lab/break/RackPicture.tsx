@@ -2,6 +2,7 @@ import { rackBalls, type RackKind } from '../../../core/rack/rack.ts';
 import { rackContacts, type RackGap } from '../../../core/rack/drawnRack.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
 import { colour } from '../../theme.ts';
+import { rackFrame } from './rackFrame.ts';
 
 /** What a tap on a contact makes of its gap, by turns, millimetres. */
 const GAPS_MM = [0, 0.1, 0.3, 0.6];
@@ -19,11 +20,7 @@ const mmOf = (gap: RackGap | undefined) => Math.round(10_000 * (gap?.gap ?? 0)) 
 export function RackPicture({ kind, preset, gaps, onChange }: RackPictureProps) {
   const balls = rackBalls(kind, preset);
   const radius = preset.ballRadius;
-  const xs = balls.map(({ x }) => x);
-  const ys = balls.map(({ y }) => y);
-  const [left, right] = [Math.min(...ys) - radius, Math.max(...ys) + radius];
-  const [near, far] = [Math.min(...xs) - radius, Math.max(...xs) + radius];
-  const at = ({ x, y }: { readonly x: number; readonly y: number }) => [right - y, far - x] as const;
+  const { width, height, at } = rackFrame(kind, preset);
   const gapOf = ([a, b]: readonly [number, number]) =>
     gaps.find(({ between }) => between[0] === a && between[1] === b);
   const open = (pair: readonly [number, number]) => {
@@ -34,7 +31,7 @@ export function RackPicture({ kind, preset, gaps, onChange }: RackPictureProps) 
   };
   return (
     <svg
-      viewBox={`0 0 ${right - left} ${far - near}`}
+      viewBox={`0 0 ${width} ${height}`}
       style={{ width: '100%', maxHeight: 230 }}
       role="group"
       aria-label="The rack, the breaker below"

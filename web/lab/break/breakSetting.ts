@@ -3,7 +3,10 @@ import type { RackKind } from '../../../core/rack/rack.ts';
 import { RACKERS, type Racker } from '../../../core/rack/rackers.ts';
 import { clothLinesOf } from '../../../core/table/markings.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
+import type { Point } from '../../../core/math/point.ts';
 import type { BreakStroke } from '../../../core/virtual/breaks/breakShot.ts';
+import type { BreakStudy } from '../../../core/virtual/breaks/breakStudy.ts';
+import { wingPlaces } from '../../../core/virtual/breaks/wingBall.ts';
 
 /** Racks that a table has a place for, the usual one first. */
 export function racksOn({ markings }: TablePreset): readonly RackKind[] {
@@ -44,4 +47,26 @@ export function firstBreak(preset: TablePreset, kind: RackKind): BreakStroke {
 /** Balls that a break may aim at: those in front, and at snooker the ends of the last row. */
 export function aimsOf(kind: RackKind): readonly number[] {
   return kind === 'reds' ? [0, 10, 14] : [0, 1, 2];
+}
+
+/** Balls whose rests can be shown. */
+const SHOWN = ['cue ball', 'head ball', 'wing ball on your side', 'wing ball on the other side'] as const;
+export type ShownRests = (typeof SHOWN)[number];
+
+/** The balls of a rack whose rests can be shown; of reds the cue ball and the head of the pack. */
+export function placesToShow(kind: RackKind): readonly ShownRests[] {
+  return kind === 'reds' ? SHOWN.slice(0, 2) : SHOWN;
+}
+
+/** Where a ball came to rest in the breaks of a study. @param isRight the breaker stands on the right half of the table */
+export function restsOf(
+  study: BreakStudy,
+  shown: ShownRests,
+  kind: RackKind,
+  isRight: boolean,
+): readonly Point[] {
+  if (shown === 'cue ball') return study.cueRests;
+  const [right, left] = wingPlaces(kind);
+  const place = shown === 'head ball' ? 0 : (shown === 'wing ball on your side') === isRight ? right : left;
+  return study.played.flatMap(({ rests }) => rests[place] ?? []);
 }

@@ -19,6 +19,7 @@ import { sumUp, type SpokenStroke } from '../../words/strokeWords.ts';
 import { useWords } from '../../words/useWords.ts';
 import type { PlannedStroke } from '../../../core/planning/position/question.ts';
 import { BallPanel } from '../BallPanel.tsx';
+import { fittedWords } from '../../words/playerWords.ts';
 import { LabHead } from '../LabHead.tsx';
 import { addBall, CUE, moveBall, onTable, removeBall, shotToLink } from '../../table/labShot.ts';
 import type { ChosenTable } from '../labState.ts';
@@ -255,11 +256,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
         />
         {player !== null && (
           <Text size="xs" role="status">
-            {fitted === undefined
-              ? pending
-                ? 'Fitting the player’s errors…'
-                : 'No rounds of position drills in this game tell about this player yet: the level counts.'
-              : `Fitted from ${fitted.shots} shots: line ±${fitted.error.directionDeg.toFixed(2)}°, pace ±${(100 * fitted.error.speed).toFixed(0)} %, tip ±${fitted.error.tip.toFixed(2)} R.`}
+            {fittedWords(fitted, pending)}
           </Text>
         )}
         <FactsCard picture={calmSeen} outlook={outlook} />

@@ -4,6 +4,7 @@ import { simulate } from '../../../core/motion/simulate.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import type { Situation } from '../../../core/tactics/situation.ts';
+import type { Ranking } from '../../../core/tactics/ranking.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { useAddress } from '../../controls/useAddress.ts';
 import { AnswersCard } from '../../planner/tactics/AnswersCard.tsx';
@@ -59,7 +60,7 @@ function SafetyLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     [situation, preset, parameters],
   );
   const key = useMemo(() => JSON.stringify(asked), [asked]);
-  const run = useOneRun(key, (onShare) => rankingOf(asked, onShare));
+  const run = useOneRun<Ranking>(key, (onShare) => rankingOf(asked, onShare));
   const [wanted, setWanted] = useState({ key, answer: 0 });
   const looked = wanted.key === key ? wanted.answer : 0;
   const answer = run.answer?.answers[looked];

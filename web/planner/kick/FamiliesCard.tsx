@@ -32,7 +32,7 @@ export function FamiliesCard(props: FamiliesCardProps) {
   const { asked, tableKey, onTake, title = 'Best of all strokes', ask = 'Find it', below } = props;
   const { vocabulary, term } = useWords();
   const [first, setFirst] = useState<{ readonly key: string; readonly line: RatedLine }>();
-  const run = useOneRun(tableKey, (onShare) =>
+  const run = useOneRun<readonly KickFamily[]>(tableKey, (onShare) =>
     kickFamiliesOf(asked, onShare, (line) => setFirst({ key: tableKey, line })),
   );
   const families = run.answer;

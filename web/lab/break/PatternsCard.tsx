@@ -1,0 +1,103 @@
+import { Anchor, Button, Group, Text, UnstyledButton } from '@mantine/core';
+import { Link, useNavigate } from 'react-router';
+import { patternDrill } from '../../../core/drill/patternDrill.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import { tableOf } from '../../../core/planning/position/prepared.ts';
+import { leftBy, type LeftPatterns } from '../../../core/virtual/breaks/leftPatterns.ts';
+import { useViewer } from '../../api/viewer.ts';
+import { draftKey, keepNewDraft } from '../../controls/draftStore.ts';
+import { RunHead } from '../../planner/RunHead.tsx';
+import { useOneRun } from '../../planner/useOneRun.ts';
+import { shotToLink, shotWith } from '../../table/labShot.ts';
+import { patternsHoldWords, patternWords } from '../../words/breakStudyWords.ts';
+import { percent } from '../../words/units.ts';
+import { leftPatternsOf } from '../../workers/break.ts';
+import type { BreakAsked } from '../../workers/breakProtocol.ts';
+
+/** So many typical tables are told. */
+const PATTERNS = 3;
+/** The draft that a drill of them begins with. */
+const DRAFT = 'what a break leaves';
+const nameOf = (i: number) => String.fromCharCode(65 + i);
+
+interface PatternsCardProps {
+  readonly asked: BreakAsked;
+  /** Shows a table as it was left. */
+  readonly onShow: (balls: readonly BallOnTable[] | undefined) => void;
+}
+
+/** The tables that this break tends to leave: looked at, planned, or made a drill of. */
+export function PatternsCard({ asked, onShow }: PatternsCardProps) {
+  const viewer = useViewer();
+  const navigate = useNavigate();
+  const { kind } = asked.rack;
+  const run = useOneRun<LeftPatterns>(JSON.stringify(asked), (onShare) =>
+    leftPatternsOf(asked, PATTERNS, onShare),
+  );
+  const left = run.answer;
+  const question = { ...asked, table: tableOf(asked.table) };
+  const tables = left?.patterns.map(({ number }) => leftBy(question, number)) ?? [];
+  const makeDrill = async () => {
+    const stages = tables.map((balls, i) => ({ title: `Table ${nameOf(i)}`, balls }));
+    const drill = patternDrill(asked.table.preset.id, kind, stages);
+    await keepNewDraft(draftKey(viewer.clubId, DRAFT), drill);
+    await navigate(`/drills/new?draft=${encodeURIComponent(DRAFT)}`);
+  };
+  const order = kind === 'nine' ? 'rotation' : 'suits';
+  return (
+    <section className="card" aria-labelledby="patterns-title" aria-busy={run.isRunning}>
+      <RunHead
+        title="What it tends to leave"
+        id="patterns-title"
+        ask="See it"
+        counted="Breaks played"
+        run={run}
+      />
+      {!run.isBegun && (
+        <Text size="sm">Of many breaks that let you go on: a few tables that stand for the others.</Text>
+      )}
+      {left?.patterns.length === 0 && <Text size="sm">No break of them let the breaker go on.</Text>}
+      <ol className="plan-steps">
+        {left?.patterns.map((pattern, i) => (
+          <li key={pattern.number}>
+            <UnstyledButton className="plan-step" onClick={() => onShow(tables[i])}>
+              <Text fw={600} size="sm">
+                {nameOf(i)}: {percent(pattern.share)} of them
+              </Text>
+              <Text size="xs" c="dimmed">
+                {patternWords(pattern, kind)}
+              </Text>
+            </UnstyledButton>
+            <Anchor
+              component={Link}
+              size="xs"
+              to={`/lab/order?${new URLSearchParams({
+                shot: shotToLink(shotWith(question.table, tables[i] ?? [])),
+                order,
+              }).toString()}`}
+            >
+              Plan table {nameOf(i)}
+            </Anchor>
+          </li>
+        ))}
+      </ol>
+      {left !== undefined && left.patterns.length > 0 && (
+        <>
+          <Text size="xs" c="dimmed">
+            {patternsHoldWords(left)} Balls by their places in the rack. Tap a table to see it.
+          </Text>
+          <Group gap={6} mt={6}>
+            <Button size="compact-xs" variant="default" onClick={() => onShow(undefined)}>
+              Show the rack
+            </Button>
+            {viewer.role === 'coach' && (
+              <Button size="compact-xs" variant="default" onClick={() => void makeDrill()}>
+                Make a drill of them
+              </Button>
+            )}
+          </Group>
+        </>
+      )}
+    </section>
+  );
+}
