@@ -125,6 +125,48 @@ describe('the bench for breaks', () => {
     expect(await card.getByRole('cell').count()).toBe(55);
   });
 
+  it('looks for the best break, says whether it is surely better, and takes it up', async () => {
+    await page.goto('/lab/break?level=title');
+    const card = page.getByRole('region', { name: 'The best break' });
+    await card.getByRole('button', { name: 'Look for it' }).click();
+    await reads(card.getByTestId('best-found'), /^Of \d{3} tried: .* \d\.\d m\/s, \d+ mm off the right/);
+    await reads(card.getByTestId('best-found'), /(is worth \d+ \(±\d+\) more|Not decided against yours)/);
+    const found = await card.getByTestId('best-found').innerText();
+    const pace = /(\d\.\d) m\/s/.exec(found)?.[1] ?? '';
+    await card.getByRole('button', { name: 'Use it' }).click();
+    await page.getByRole('region', { name: 'Stroke' }).getByText(`${pace}0 m/s`).waitFor();
+  });
+
+  it('breaks once, slowly: contact by contact from the first one on', async () => {
+    await page.goto('/lab/break?racker=tight');
+    const card = page.getByRole('region', { name: 'One break, slowly' });
+    await card.getByRole('button', { name: 'Break once' }).click();
+    const contacts = card.getByTestId('contacts').getByRole('listitem');
+    expect(await contacts.first().innerText()).toMatch(/^0\.00 ms: the cue ball presses 1, 100/);
+    expect(await contacts.count()).toBeGreaterThan(12);
+    await card.getByRole('img', { name: 'The rack 0.00 milliseconds after the first contact' }).waitFor();
+    await card.getByRole('slider', { name: 'After the first contact' }).press('ArrowRight');
+    await card.getByRole('img', { name: 'The rack 0.02 milliseconds after the first contact' }).waitFor();
+    await reads(card.getByTestId('one-break'), /^(No ball|1 ball|\d balls) down/);
+  });
+
+  it('shows what the break tends to leave, and makes a drill of it', async () => {
+    await page.goto('/lab/break?level=title');
+    const card = page.getByRole('region', { name: 'What it tends to leave' });
+    await card.getByRole('button', { name: 'See it' }).click();
+    const first = card.getByRole('button', { name: /^A: \d+ % of them/ });
+    await first.click();
+    await page.getByText('A table as this break left it.').waitFor();
+    const plan = await card.getByRole('link', { name: 'Plan table A' }).getAttribute('href');
+    expect(plan).toMatch(/^\/lab\/order\?.*order=rotation/);
+    await card.getByRole('button', { name: 'Make a drill of them' }).click();
+    await page.waitForURL(/\/drills\/new/);
+    await expect.poll(() => page.getByLabel('Title').inputValue()).toBe('What a break leaves');
+    await page.getByText('Everything is there.').waitFor();
+    for (const title of ['Table A', 'Table B', 'Table C'])
+      await page.getByText(title, { exact: true }).waitFor();
+  });
+
   it('hears how hard a break was from a recording, and refuses one that does not tell', async () => {
     await page.goto('/lab/break');
     const card = page.getByRole('region', { name: 'Pace by ear' });

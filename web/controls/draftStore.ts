@@ -36,11 +36,6 @@ export function keepDraft(key: string, draft: Draft): Promise<void> {
   return write(key, draft);
 }
 
-/** Keeps a drill that was begun elsewhere as a draft, to be gone on with in the designer. */
-export function keepNewDraft(key: string, drill: Drill): Promise<void> {
-  return keepDraft(key, { drill, basedOn: null, at: Date.now() });
-}
-
 export function dropDraft(key: string): Promise<void> {
   return del(key);
 }

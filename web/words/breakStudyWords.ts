@@ -48,7 +48,7 @@ export function studyLines(
       [`Cue ball back within ${Math.round(100 * BACK)} cm of the baulk cushion`, shareWords(back)],
       ['The opponent’s best pot', percent(next)],
       ['Reds moved', disturbed.toFixed(1)],
-      [`A ${termIn(vocabulary, 'inOff')}`, shareWords(inOff)],
+      [capital(termIn(vocabulary, 'inOff')), shareWords(inOff)],
       ['A red down', shareWords(made)],
       ['Balls in the baulk half', percent(headHalf)],
       ...lost,
@@ -58,7 +58,7 @@ export function studyLines(
     ['A ball down, no foul', shareWords(made)],
     ['Dry', shareWords(dry)],
     ['Balls down', ballsDown.toFixed(2)],
-    [`A ${termIn(vocabulary, 'inOff')}`, shareWords(inOff)],
+    [capital(termIn(vocabulary, 'inOff')), shareWords(inOff)],
     ['Wing ball on your side', wingWords(near)],
     ['Wing ball on the other', wingWords(far)],
     ['The next pot', percent(next)],
@@ -119,7 +119,7 @@ export function playedBreakWords(
 ): string {
   const balls =
     down.length === 0 ? 'No ball down' : down.length === 1 ? '1 ball down' : `${down.length} balls down`;
-  if (inOff) return `${balls}; a ${termIn(vocabulary, 'inOff')}.`;
+  if (inOff) return `${balls}, ${termIn(vocabulary, 'inOff')}.`;
   if (offTable) return `${balls}; a ball left the table.`;
   if (foul) return `${balls}; a foul.`;
   return kind === 'reds'

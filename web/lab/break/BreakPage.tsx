@@ -162,7 +162,14 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
                 : `Dots: where the ${shown} came to rest.`}
           </Text>
           {run.answer !== undefined && left === undefined && (
-            <OneOf label="Show the rests of" value={shown} values={placesToShow(kind)} onChange={setShown} />
+            <div style={{ minWidth: 220 }}>
+              <OneOf
+                label="Show the rests of the"
+                value={shown}
+                values={placesToShow(kind)}
+                onChange={setShown}
+              />
+            </div>
           )}
         </Group>
         <Text size="sm" c="dimmed">
@@ -190,16 +197,6 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           told={player === null ? undefined : fittedWords(fitted, pending)}
         />
         <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />
-        <StudyCard run={run} breaks={BREAKS} kind={kind} kept={kept} onKeep={keep} />
-        <PatternsCard asked={asked} onShow={(balls) => setLaid(balls && { for: key, balls })} />
-        <BestCard asked={asked} onTake={change} />
-        <CompareCard asked={asked} stroke={stroke} />
-        <MapCard asked={asked} onTake={({ from: at, speed: pace }) => change({ from: at, speed: pace })} />
-        <ContactsCard
-          asked={asked}
-          onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
-        />
-        <SlowCard kind={kind} preset={preset} one={one} />
         <RecordingCard
           setting={{
             distance: wayToRack(table, racked, stroke),
@@ -208,6 +205,24 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           take="Take this pace"
           onTake={(pace) => change({ speed: pace })}
         />
+      </div>
+      <div className="lab-below">
+        <Stack gap={10}>
+          <StudyCard run={run} breaks={BREAKS} kind={kind} kept={kept} onKeep={keep} />
+          <BestCard asked={asked} onTake={change} />
+          <ContactsCard
+            asked={asked}
+            onTake={(between) => setGaps({ for: rackKey, gaps: [{ between, gap: CONTACT_GAP }] })}
+          />
+        </Stack>
+        <Stack gap={10}>
+          <PatternsCard asked={asked} onShow={(balls) => setLaid(balls && { for: key, balls })} />
+          <SlowCard kind={kind} preset={preset} one={one} />
+        </Stack>
+        <Stack gap={10} className="lab-wide">
+          <CompareCard asked={asked} stroke={stroke} />
+          <MapCard asked={asked} onTake={({ from: at, speed: pace }) => change({ from: at, speed: pace })} />
+        </Stack>
       </div>
     </div>
   );

@@ -1,11 +1,11 @@
 import { Anchor, Button, Group, Text, UnstyledButton } from '@mantine/core';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { patternDrill } from '../../../core/drill/patternDrill.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { tableOf } from '../../../core/planning/position/prepared.ts';
 import { leftBy, type LeftPatterns } from '../../../core/virtual/breaks/leftPatterns.ts';
 import { useViewer } from '../../api/viewer.ts';
-import { draftKey, keepNewDraft } from '../../controls/draftStore.ts';
+import { useDraftDrill } from '../../controls/useDraftDrill.ts';
 import { RunHead } from '../../planner/RunHead.tsx';
 import { useOneRun } from '../../planner/useOneRun.ts';
 import { shotToLink, shotWith } from '../../table/labShot.ts';
@@ -16,8 +16,6 @@ import type { BreakAsked } from '../../workers/breakProtocol.ts';
 
 /** So many typical tables are told. */
 const PATTERNS = 3;
-/** The draft that a drill of them begins with. */
-const DRAFT = 'what a break leaves';
 const nameOf = (i: number) => String.fromCharCode(65 + i);
 
 interface PatternsCardProps {
@@ -29,7 +27,7 @@ interface PatternsCardProps {
 /** The tables that this break tends to leave: looked at, planned, or made a drill of. */
 export function PatternsCard({ asked, onShow }: PatternsCardProps) {
   const viewer = useViewer();
-  const navigate = useNavigate();
+  const openDraft = useDraftDrill();
   const { kind } = asked.rack;
   const run = useOneRun<LeftPatterns>(JSON.stringify(asked), (onShare) =>
     leftPatternsOf(asked, PATTERNS, onShare),
@@ -40,8 +38,7 @@ export function PatternsCard({ asked, onShow }: PatternsCardProps) {
   const makeDrill = async () => {
     const stages = tables.map((balls, i) => ({ title: `Table ${nameOf(i)}`, balls }));
     const drill = patternDrill(asked.table.preset.id, kind, stages);
-    await keepNewDraft(draftKey(viewer.clubId, DRAFT), drill);
-    await navigate(`/drills/new?draft=${encodeURIComponent(DRAFT)}`);
+    await openDraft(`break ${crypto.randomUUID()}`, drill);
   };
   const order = kind === 'nine' ? 'rotation' : 'suits';
   return (

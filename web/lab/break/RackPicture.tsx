@@ -32,7 +32,7 @@ export function RackPicture({ kind, preset, gaps, onChange }: RackPictureProps) 
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      style={{ width: '100%', maxHeight: 230 }}
+      style={{ width: '100%', maxHeight: 230, marginTop: 8 }}
       role="group"
       aria-label="The rack, the breaker below"
     >
