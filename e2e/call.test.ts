@@ -136,6 +136,7 @@ describe('a call', () => {
     ],
     ['which way to miss', 'plain', async () => press('Right')],
     ['pot or safe', 'plain', async () => press('Safe')],
+    ['what will be on', 'plain', async () => press('Head left')],
   ] as const)('of "%s" comes from %s and is explained', async (kind, level, answer) => {
     await open(kind, level);
     await press('Set a position');

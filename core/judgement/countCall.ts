@@ -22,6 +22,7 @@ function truthOf(question: CallQuestion): string {
     case 'which line':
     case 'which way to miss':
     case 'pot or safe':
+    case 'what will be on':
       return question.truth;
     case 'draw the path':
     case 'how long is the window':

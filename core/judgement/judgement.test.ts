@@ -11,14 +11,14 @@ import { executionErrorOf } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { solvePlant } from '../shot/plants.ts';
 import { CALL_KINDS, DIFFICULTIES } from './kinds.ts';
-import { poseFromPlan, poseFromSeed } from './pose.ts';
+import { poseFromPlan, poseFromSeed, type PosedKind } from './pose.ts';
 import { answerKindOf, picksOf, type CallAnswer, type CallQuestion } from './question.ts';
 import { countedCall } from './countCall.ts';
 import { meanApart, scoreCall } from './score.ts';
 
 const SEEDS = [1, 2, 3, 4];
 
-function posed(kind: (typeof CALL_KINDS)[number], difficulty: (typeof DIFFICULTIES)[number], table = POOL) {
+function posed(kind: PosedKind, difficulty: (typeof DIFFICULTIES)[number], table = POOL) {
   const found = SEEDS.flatMap((seed) => poseFromSeed(table, kind, difficulty, seed) ?? []);
   // What is said of all of them would be true of none.
   expect(found.length).toBeGreaterThan(0);
@@ -26,7 +26,7 @@ function posed(kind: (typeof CALL_KINDS)[number], difficulty: (typeof DIFFICULTI
 }
 
 /** The first position that is found: those that are planned take a while. */
-function firstPosed(kind: (typeof CALL_KINDS)[number]): CallQuestion {
+function firstPosed(kind: PosedKind): CallQuestion {
   for (const seed of SEEDS) {
     const question = poseFromSeed(POOL, kind, 'plain', seed);
     if (question !== undefined) return question;

@@ -2,6 +2,10 @@
 export const KICK_KINDS = ['which line', 'where on the cushion', 'which way to miss', 'pot or safe'] as const;
 export type KickKind = (typeof KICK_KINDS)[number];
 
+/** The question about a break. */
+export const BREAK_KIND = 'what will be on';
+export type BreakKind = typeof BREAK_KIND;
+
 /** What a player is asked to foretell in the trainers. */
 export const CALL_KINDS = [
   'in-off or not',
@@ -15,6 +19,7 @@ export const CALL_KINDS = [
   'whole order',
   'where to be',
   ...KICK_KINDS,
+  BREAK_KIND,
 ] as const;
 export type CallKind = (typeof CALL_KINDS)[number];
 

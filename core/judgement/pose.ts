@@ -2,7 +2,7 @@ import { createRandom } from '../random/random.ts';
 import { passingGap } from '../shot/passing.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
-import type { CallKind, Difficulty, KickKind } from './kinds.ts';
+import type { BreakKind, CallKind, Difficulty, KickKind } from './kinds.ts';
 import { inOffOf, poseInOff } from './pose/inOff.ts';
 import { passOf, posePass } from './pose/pass.ts';
 import { pathOf, posePath } from './pose/path.ts';
@@ -21,6 +21,9 @@ import type { Posed } from './pose/randomPot.ts';
 import { poseWindow, windowOf } from './pose/window.ts';
 import { isKickKind, isPlanned, type CallQuestion } from './question.ts';
 
+/** What can be asked of a table without a rack: of breaks see core/virtual/breaks. */
+export type PosedKind = Exclude<CallKind, BreakKind>;
+
 /** Positions that are tried for one of a difficulty; none found is told, not searched for ever. */
 const TRIES = 1200;
 /** A table has to be planned for each try of these. */
@@ -33,7 +36,7 @@ const KICK_TRIES: Readonly<Record<KickKind, number>> = {
   'pot or safe': 24,
 };
 
-const POSERS: Readonly<Record<CallKind, Poser>> = {
+const POSERS: Readonly<Record<PosedKind, Poser>> = {
   'in-off or not': poseInOff,
   'does it pass': posePass,
   'draw the path': posePath,
@@ -57,7 +60,7 @@ const POSERS: Readonly<Record<CallKind, Poser>> = {
  */
 export function poseFromSeed(
   table: Table,
-  kind: CallKind,
+  kind: PosedKind,
   difficulty: Difficulty,
   seed: number,
 ): CallQuestion | undefined {
@@ -106,6 +109,7 @@ export function poseFromPlan(
     case 'where on the cushion':
     case 'which way to miss':
     case 'pot or safe':
+    case 'what will be on':
       return undefined;
   }
 }

@@ -4,8 +4,9 @@ import type { PositionWindow } from '../planning/grid.ts';
 import type { Verdict } from '../planning/foresee.ts';
 import type { ContactSide } from '../shot/plants.ts';
 import type { PocketName } from '../table/pockets.ts';
+import { BREAK_PICKS, type BreakCallQuestion } from './breakQuestion.ts';
 import type { KickQuestion } from './kickQuestion.ts';
-import { KICK_KINDS, type CallKind, type Difficulty, type KickKind } from './kinds.ts';
+import { BREAK_KIND, KICK_KINDS, type CallKind, type Difficulty, type KickKind } from './kinds.ts';
 import type { Worth } from './worth.ts';
 
 /** Where a question's position comes from: a seed, or a drill's planned stroke. */
@@ -14,7 +15,7 @@ export type CallSource =
   | { readonly kind: 'drill'; readonly slug: string; readonly stage: number };
 
 /** A position that a player is asked about, with what is true of it. */
-export type CallQuestion = PotQuestion | KickQuestion;
+export type CallQuestion = PotQuestion | KickQuestion | BreakCallQuestion;
 
 /** A question about a stroke that pots a ball. */
 export type PotQuestion = {
@@ -102,6 +103,7 @@ export function picksOf(question: CallQuestion): readonly string[] {
   const { kind, shot } = question;
   if (kind === 'which suit') return ['lower', 'higher'];
   if (kind === 'pot or safe') return ['pot', 'safe'];
+  if (kind === BREAK_KIND) return BREAK_PICKS;
   if (kind === 'which line') return question.lines.map(({ pick }) => pick);
   return shot.balls.flatMap(({ id }) => (id === shot.strike.ball ? [] : [id]));
 }
@@ -134,6 +136,7 @@ export function answerKindOf(kind: CallKind): CallAnswer['kind'] {
     case 'key ball':
     case 'which line':
     case 'pot or safe':
+    case 'what will be on':
       return 'pick';
     case 'whole order':
       return 'order';
@@ -173,5 +176,5 @@ export function isKickKind(kind: CallKind): kind is KickKind {
 
 /** Whether a question is about the plan of a clearance. */
 export function isPlanned(kind: CallKind): boolean {
-  return !isKickKind(kind) && ['pick', 'order', 'place'].includes(answerKindOf(kind));
+  return !isKickKind(kind) && kind !== BREAK_KIND && ['pick', 'order', 'place'].includes(answerKindOf(kind));
 }

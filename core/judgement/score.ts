@@ -70,7 +70,8 @@ export function scoreCall(question: CallQuestion, answer: CallAnswer): number {
     case 'which ball first':
     case 'which suit':
     case 'key ball':
-    case 'which line': {
+    case 'which line':
+    case 'what will be on': {
       if (answer.kind !== 'pick') break;
       const best = question.worth[0]?.value ?? 0;
       const own = question.worth.find(({ pick }) => pick === answer.pick)?.value ?? 0;

@@ -102,7 +102,7 @@ function nextPot(
   objects: readonly BallOnTable[],
   source: AcceptanceSource,
 ): number {
-  return bestPotChance(table, cue, objects, onAfter(rack, objects), breaker(table), { source });
+  return bestPotChance(table, cue, objects, onAfterBreak(rack, objects), breaker(table), { source });
 }
 
 /** The same by plain geometry, for many breaks. */
@@ -112,13 +112,13 @@ export function nextPotRoughly(
   cue: BallOnTable,
   objects: readonly BallOnTable[],
 ): number {
-  return roughPotChance(table, cue, objects, onAfter(rack, objects), breaker(table), acceptanceAbout);
+  return roughPotChance(table, cue, objects, onAfterBreak(rack, objects), breaker(table), acceptanceAbout);
 }
 
 const breaker = ({ preset }: Table) => executionErrorOf(USUAL_OPPONENT, preset.game);
 
 /** What may be potted next: in rotation the lowest, at snooker a red, otherwise any. */
-function onAfter(rack: Rack, objects: readonly BallOnTable[]): readonly string[] {
+export function onAfterBreak(rack: Rack, objects: readonly BallOnTable[]): readonly string[] {
   const ids = objects.map(({ id }) => id);
   if (rack === 'reds') return ids.filter((id) => id.startsWith('red'));
   if (rack !== 'nine') return ids;

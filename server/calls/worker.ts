@@ -1,7 +1,7 @@
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { poseDrill } from '../../core/drill/poseDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { poseFromSeed } from '../../core/judgement/pose.ts';
+import { poseCall } from '../../core/virtual/poseCall.ts';
 import type { CallQuestion } from '../../core/judgement/question.ts';
 import { scoreCall } from '../../core/judgement/score.ts';
 import type { NewCall } from '../../core/records/call.ts';
@@ -20,7 +20,7 @@ export type CallScores = { readonly score: number; readonly coachScore: number |
 function questionOf({ call, drill }: CallTask): CallQuestion | undefined {
   const { source, kind, preset } = call;
   const table = buildTable(preset);
-  if (source.kind === 'seed') return poseFromSeed(table, kind, source.difficulty, source.seed);
+  if (source.kind === 'seed') return poseCall(table, kind, source.difficulty, source.seed);
   if (drill === undefined || drill.table !== preset || drill.stages[source.stage - 1] === undefined)
     return undefined;
   const staged = atStage(drill, source.stage);

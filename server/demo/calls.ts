@@ -1,5 +1,5 @@
 import type { PoolConnection } from 'mysql2/promise';
-import { poseFromSeed } from '../../core/judgement/pose.ts';
+import { poseCall } from '../../core/virtual/poseCall.ts';
 import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
 import { writtenAnswer } from '../../core/records/call.ts';
 import { scoreCall } from '../../core/judgement/score.ts';
@@ -52,7 +52,7 @@ export async function callPositions(db: PoolConnection, caller: DemoCaller): Pro
   for (let n = 0; n < CALLS; n++) {
     const kind = KINDS[n % KINDS.length] ?? KINDS[0];
     const seed = 1 + Math.floor(1000 * caller.random.uniform());
-    const question = poseFromSeed(table, kind, 'fair', seed);
+    const question = poseCall(table, kind, 'fair', seed);
     const answer = question && answerTo(question, caller.random);
     if (question === undefined || answer === undefined) continue;
     await insertCall(db, caller.idOf(n), {

@@ -8,6 +8,8 @@ import {
   type CallAnswer,
   type CallQuestion,
 } from '../../core/judgement/question.ts';
+import { pickWords } from '../words/callWords.ts';
+import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
 
 interface AnswerFormProps {
@@ -24,6 +26,7 @@ interface AnswerFormProps {
 
 /** The answer to a question, by its kind. */
 export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAnswer }: AnswerFormProps) {
+  const { vocabulary } = useWords();
   const [length, setLength] = useState<number>();
   switch (answerKindOf(question.kind)) {
     case 'verdict':
@@ -47,6 +50,7 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
         <Choices
           verb={verb}
           values={picksOf(question)}
+          wordOf={(pick) => pickWords(pick, question.kind, vocabulary)}
           onChoose={(pick) => onAnswer({ kind: 'pick', pick })}
         />
       );
@@ -114,10 +118,12 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
 interface ChoicesProps<T extends string> {
   readonly verb: string;
   readonly values: readonly T[];
+  /** What a value is called, where that is not the value itself. */
+  readonly wordOf?: (value: T) => string;
   readonly onChoose: (value: T) => void;
 }
 
-function Choices<T extends string>({ verb, values, onChoose }: ChoicesProps<T>) {
+function Choices<T extends string>({ verb, values, wordOf, onChoose }: ChoicesProps<T>) {
   const [chosen, setChosen] = useState<T>();
   return (
     <Group>
@@ -129,7 +135,7 @@ function Choices<T extends string>({ verb, values, onChoose }: ChoicesProps<T>) 
           aria-pressed={value === chosen}
           onClick={() => setChosen(value)}
         >
-          {capital(value)}
+          {capital(wordOf?.(value) ?? value)}
         </Button>
       ))}
       <Button

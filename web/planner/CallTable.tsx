@@ -2,11 +2,13 @@ import { useState, type KeyboardEvent } from 'react';
 import { simulate } from '../../core/motion/simulate.ts';
 import { placeFrom } from '../../core/motion/marks.ts';
 import type { Point } from '../../core/math/point.ts';
+import { BREAK_KIND } from '../../core/judgement/kinds.ts';
 import { shownOf, type CallQuestion } from '../../core/judgement/question.ts';
 import { arrowStep } from '../table/arrowStep.ts';
 import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { DrawnPath } from '../table/DrawnPath.tsx';
+import { PocketNames } from '../table/PocketNames.tsx';
 import { MovingBalls } from '../table/MovingBalls.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
 import { CUE } from '../table/labShot.ts';
@@ -32,6 +34,8 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
   const { shot } = question;
   const cue = shot.balls.find(({ id }) => id === CUE);
   const result = simulate(shot, { paths: true });
+  // A break’s ways would cover the table: that of the cue ball is enough.
+  const ways = (result.paths ?? []).filter(({ id }) => question.kind !== BREAK_KIND || id === CUE);
   const last = drawn[0]?.at(-1);
   const [cursor, setCursor] = useState<Point>();
   const at = cursor ?? last;
@@ -63,7 +67,7 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
         <WindowMark window={question.worth} bands={worthBands(question.worth)} wanted={question.truth} />
       )}
       {revealed &&
-        result.paths?.map((path) => (
+        ways.map((path) => (
           <PathMark
             key={path.id}
             path={path}
@@ -71,6 +75,7 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
             kind={path.id === CUE ? 'cue' : 'object'}
           />
         ))}
+      {question.kind === BREAK_KIND && <PocketNames />}
       {question.kind === 'which line' && <OfferedLines shot={shot} lines={question.lines} />}
       {!revealed && question.kind === 'which way to miss' && (
         <OfferedLines shot={shot} lines={[{ pick: '', direction: shot.strike.direction }]} />

@@ -97,10 +97,10 @@ export function CallCard(props: CallCardProps) {
                 {percent(state.score)}
               </Text>
               <Text>
-                Called: {answerWords(state.answer, question.kind)}
+                Called: {answerWords(state.answer, question.kind, vocabulary)}
                 {state.coach === null
                   ? '.'
-                  : `; the coach: ${answerWords(state.coach.answer, question.kind)}, ${percent(state.coach.score)}.`}
+                  : `; the coach: ${answerWords(state.coach.answer, question.kind, vocabulary)}, ${percent(state.coach.score)}.`}
               </Text>
             </Group>
             <Text data-testid="call-truth">{explainCall(question, vocabulary)}</Text>

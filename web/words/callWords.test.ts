@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CALL_KINDS, type CallKind, type Difficulty } from '../../core/judgement/kinds.ts';
-import { poseFromSeed } from '../../core/judgement/pose.ts';
+import { poseCall } from '../../core/virtual/poseCall.ts';
 import type { CallQuestion } from '../../core/judgement/question.ts';
 import { buildTable } from '../../core/table/table.ts';
 import { answerWords, explainCall, kindWords, questionWords } from './callWords.ts';
@@ -8,7 +8,7 @@ import { answerWords, explainCall, kindWords, questionWords } from './callWords.
 const table = buildTable('pool-9ft');
 
 function posed(kind: CallKind, difficulty: Difficulty, seed: number): CallQuestion {
-  const question = poseFromSeed(table, kind, difficulty, seed);
+  const question = poseCall(table, kind, difficulty, seed);
   if (question === undefined) throw new Error('no position');
   return question;
 }
@@ -30,6 +30,7 @@ describe('a call in words', () => {
       'Where on the rail',
       'Which way to miss',
       'Pot or safe',
+      'What will be on after the break',
     ]);
     expect(kindWords('where on the cushion', 'snooker')).toBe('Where on the cushion');
     expect(kindWords('in-off or not', 'snooker')).toBe('In-off or not');
@@ -86,13 +87,13 @@ describe('a call in words', () => {
   });
 
   it('repeats an answer shortly', () => {
-    expect(answerWords({ kind: 'verdict', verdict: 'too close' }, 'does it pass')).toBe('too close');
-    expect(answerWords({ kind: 'length', metres: 0.554 }, 'how long is the window')).toBe('55 cm');
-    expect(answerWords({ kind: 'side', side: 'left' }, 'which way to miss')).toBe('left');
+    expect(answerWords({ kind: 'verdict', verdict: 'too close' }, 'does it pass', 'pool')).toBe('too close');
+    expect(answerWords({ kind: 'length', metres: 0.554 }, 'how long is the window', 'pool')).toBe('55 cm');
+    expect(answerWords({ kind: 'side', side: 'left' }, 'which way to miss', 'pool')).toBe('left');
     const points = [
       { x: 0, y: 0 },
       { x: 1, y: 1 },
     ];
-    expect(answerWords({ kind: 'path', points }, 'draw the path')).toBe('a way of 2 points');
+    expect(answerWords({ kind: 'path', points }, 'draw the path', 'pool')).toBe('a way of 2 points');
   });
 });

@@ -1,5 +1,7 @@
-import type { CallKind, Difficulty } from '../../core/judgement/kinds.ts';
+import { BREAK_KIND, type CallKind, type Difficulty } from '../../core/judgement/kinds.ts';
 import type { CallAnswer, CallQuestion, PotQuestion } from '../../core/judgement/question.ts';
+import { POCKET_NAMES } from '../../core/table/pockets.ts';
+import { breakQuestionWords, explainBreak } from './breakCallWords.ts';
 import { explainKick, kickQuestionWords } from './kickCallWords.ts';
 import { pocketWords } from './places.ts';
 import { centimetres, percent } from './units.ts';
@@ -36,6 +38,8 @@ export function kindWords(kind: CallKind, vocabulary: Vocabulary): string {
       return 'Which way to miss';
     case 'pot or safe':
       return 'Pot or safe';
+    case 'what will be on':
+      return 'What will be on after the break';
   }
 }
 
@@ -48,9 +52,16 @@ export const DIFFICULTY_WORDS: Readonly<Record<Difficulty, string>> = {
 
 /** What the player is asked, in a sentence. */
 export function questionWords(question: CallQuestion, vocabulary: Vocabulary): string {
+  if (question.kind === BREAK_KIND) return breakQuestionWords(question, vocabulary);
   return 'target' in question
     ? kickQuestionWords(question, vocabulary)
     : potQuestionWords(question, vocabulary);
+}
+
+/** How a pick of a question is called on a button. */
+export function pickWords(pick: string, kind: CallKind, vocabulary: Vocabulary): string {
+  const pocket = kind === BREAK_KIND ? POCKET_NAMES.find((name) => name === pick) : undefined;
+  return pocket === undefined ? pick : pocketWords(pocket, vocabulary);
 }
 
 function potQuestionWords(question: PotQuestion, vocabulary: Vocabulary): string {
@@ -81,7 +92,7 @@ function potQuestionWords(question: PotQuestion, vocabulary: Vocabulary): string
   }
 }
 
-export function answerWords(answer: CallAnswer, kind: CallKind): string {
+export function answerWords(answer: CallAnswer, kind: CallKind, vocabulary: Vocabulary): string {
   switch (answer.kind) {
     case 'verdict':
       return answer.verdict;
@@ -94,6 +105,7 @@ export function answerWords(answer: CallAnswer, kind: CallKind): string {
     case 'pick':
       // A line has a letter, a ball an article, and a choice is a word.
       if (kind === 'which line') return `line ${answer.pick}`;
+      if (kind === BREAK_KIND) return `the ${pickWords(answer.pick, kind, vocabulary)} pocket`;
       return kind === 'pot or safe' ? answer.pick : `the ${answer.pick}`;
     case 'order':
       return answer.order.join(', ');
@@ -108,6 +120,7 @@ function marginWords(marginMm: number | undefined): string {
 
 /** What is true, and why: shown with the reveal. */
 export function explainCall(question: CallQuestion, vocabulary: Vocabulary): string {
+  if (question.kind === BREAK_KIND) return explainBreak(question, vocabulary);
   return 'target' in question ? explainKick(question, vocabulary) : explainPot(question, vocabulary);
 }
 

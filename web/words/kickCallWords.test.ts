@@ -30,7 +30,7 @@ describe('a call about a kick or a safety in words', () => {
     expect(explainCall(LINE, 'pool')).toBe(
       'By B a team player hits it 62 % of the time, by A 40 %, by C 11 %.',
     );
-    expect(answerWords({ kind: 'pick', pick: 'B' }, 'which line')).toBe('line B');
+    expect(answerWords({ kind: 'pick', pick: 'B' }, 'which line', 'pool')).toBe('line B');
   });
 
   it('names the place on the cushion in sights, or in millimetres where there are none', () => {
@@ -81,6 +81,6 @@ describe('a call about a kick or a safety in words', () => {
     expect(explainCall(question, 'pool')).toBe(
       'Leave it safe: the pot falls 40 % of the time and is worth −20 of 100, the best safety +5 of 100.',
     );
-    expect(answerWords({ kind: 'pick', pick: 'safe' }, 'pot or safe')).toBe('safe');
+    expect(answerWords({ kind: 'pick', pick: 'safe' }, 'pot or safe', 'pool')).toBe('safe');
   });
 });

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { poseDrill } from '../../core/drill/poseDrill.ts';
-import { poseFromSeed } from '../../core/judgement/pose.ts';
+import { poseCall } from '../../core/virtual/poseCall.ts';
 import { backwardMap } from '../../core/planning/backward.ts';
 import { searchBreakOuts } from '../../core/planning/breakOut.ts';
 import { doubleAnswers } from '../../core/planning/position/doubleAnswers.ts';
@@ -53,7 +53,7 @@ const planner: Planner = {
   },
   plant: plantAnswer,
   double: (question, speeds) => doubleAnswers(question, speeds, SEED),
-  pose: (table, kind, difficulty, seed) => poseFromSeed(tableOf(table), kind, difficulty, seed),
+  pose: (table, kind, difficulty, seed) => poseCall(tableOf(table), kind, difficulty, seed),
   poseDrill: (drill, table, kind) => poseDrill(drill, tableOf(table), kind),
   cancel(kind) {
     current[kind]++;

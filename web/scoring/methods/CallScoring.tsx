@@ -2,7 +2,13 @@ import { Button, Text, Title } from '@mantine/core';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { countedCall } from '../../../core/judgement/countCall.ts';
-import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../../core/judgement/kinds.ts';
+import {
+  BREAK_KIND,
+  CALL_KINDS,
+  DIFFICULTIES,
+  type CallKind,
+  type Difficulty,
+} from '../../../core/judgement/kinds.ts';
 import { pathAfterHit } from '../../../core/judgement/pose/path.ts';
 import {
   answerKindOf,
@@ -26,9 +32,9 @@ import { CallTable } from '../../planner/CallTable.tsx';
 import { useReplay } from '../../table/replay.ts';
 import { tipWords } from '../../planner/TipPicker.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
-import { answerWords, explainCall, questionWords } from '../../words/callWords.ts';
+import { answerWords, explainCall, pickWords, questionWords } from '../../words/callWords.ts';
 import { useWords } from '../../words/useWords.ts';
-import { capital } from '../../words/vocabulary.ts';
+import { capital, type Vocabulary } from '../../words/vocabulary.ts';
 import { searchPlanner } from '../../workers/planner.ts';
 import { PadButton } from '../pads/PadButton.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
@@ -43,8 +49,9 @@ interface CallScoringProps extends ScoringProps {
 /** Scoring of calls: the position is set, the player commits, the table shows. */
 export function CallScoring(props: CallScoringProps) {
   const kind = CALL_KINDS.find((each) => each === props.question);
-  // There are no suits at snooker: whatever is meant there the coach judges.
-  const isStrange = kind === 'which suit' && props.table.preset.game !== 'pool';
+  // There are no suits at snooker, and a break-off is to leave nothing: whatever is meant there the coach judges.
+  const isOfPool = kind === 'which suit' || kind === BREAK_KIND;
+  const isStrange = isOfPool && props.table.preset.game !== 'pool';
   return kind === undefined || isStrange ? (
     <JudgedCalls {...props} />
   ) : (
@@ -105,7 +112,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
   };
 
   const choices =
-    question === undefined || shown !== undefined ? [] : choicesFor(question, difficulty, commit);
+    question === undefined || shown !== undefined ? [] : choicesFor(question, difficulty, commit, vocabulary);
 
   return (
     <ScoringLayout
@@ -137,7 +144,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
         <>
           {shown !== undefined && (
             <section className="card" aria-live="polite">
-              <Text fw={700}>Called: {answerWords(shown.answer, shown.question.kind)}</Text>
+              <Text fw={700}>Called: {answerWords(shown.answer, shown.question.kind, vocabulary)}</Text>
               <Text data-testid="call-truth">{explainCall(shown.question, vocabulary)}</Text>
             </section>
           )}
@@ -185,6 +192,7 @@ function choicesFor(
   question: CallQuestion,
   difficulty: Difficulty,
   commit: (answer: CallAnswer) => void,
+  vocabulary: Vocabulary,
 ): readonly PadAction[] {
   const verdict = (key: string, label: string, answer: Verdict): PadAction => ({
     key,
@@ -207,7 +215,7 @@ function choicesFor(
     case 'pick':
       return picksOf(question).map((pick, i) => ({
         key: String(i + 1),
-        label: capital(pick),
+        label: capital(pickWords(pick, question.kind, vocabulary)),
         run: () => commit({ kind: 'pick', pick }),
       }));
     case 'path':
