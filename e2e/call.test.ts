@@ -123,7 +123,7 @@ describe('a call', () => {
         await page.getByText('Tap again to move it.').waitFor();
       },
     ],
-    ['how long is the window', 'plain', async () => page.getByLabel('On for, cm').fill('80')],
+    ['how long is the window', 'plain', async () => page.getByLabel('Length on, cm').fill('80')],
     ['draw the path', 'library', undefined],
     ['which line', 'plain', async () => press('B')],
     [

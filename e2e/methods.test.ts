@@ -209,7 +209,7 @@ describe('clear or restart: the one layout clears at the third attempt', () => {
     await startRound(page, 'Wren', 'tight-quarters', 1);
     await shotByShot();
     await press('4 3 2');
-    await page.getByRole('button', { name: /Not “no second ball”/ }).click();
+    await page.getByRole('button', { name: /Touched a second ball/ }).click();
     await press('1 x');
     await press('1 2 3 4 9');
     await comesTo('1', { value: 1, unit: 'clears', ...CLEARED });

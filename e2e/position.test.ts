@@ -43,7 +43,7 @@ const drag = (from: Point, to: Point) => dragOnTable(page, from, to);
 /** The whole search is done when nothing is looked for any more. */
 async function routesFound() {
   await routes().and(page.locator('[aria-busy="false"]')).waitFor();
-  return routes().getByRole('button', { name: 'Take' }).count();
+  return routes().getByRole('button', { name: 'Use it' }).count();
 }
 
 describe('a position before the shot', () => {
@@ -76,13 +76,13 @@ describe('a position before the shot', () => {
         '',
       ) ?? '';
     const second = await pace(2);
-    await routes().getByRole('button', { name: 'Take' }).nth(1).click();
+    await routes().getByRole('button', { name: 'Use it' }).nth(1).click();
     await page
       .getByRole('region', { name: 'Stroke' })
       .getByText(new RegExp(`^${second}\\d m/s`))
       .waitFor();
-    await routes().getByRole('button', { name: 'Beside' }).first().click();
-    expect(await routes().getByRole('button', { name: 'Beside' }).first().getAttribute('aria-pressed')).toBe(
+    await routes().getByRole('button', { name: 'Compare' }).first().click();
+    expect(await routes().getByRole('button', { name: 'Compare' }).first().getAttribute('aria-pressed')).toBe(
       'true',
     );
     const first = await pace(1);
@@ -124,7 +124,7 @@ describe('a position before the shot', () => {
     await drag({ x: 1.6, y: 0.9 }, { x: 1.9, y: 1.0 });
     const strokes = page.getByRole('region', { name: 'Strokes to the wanted landing' });
     await strokes.and(page.locator('[aria-busy="false"]')).waitFor();
-    expect(await strokes.getByRole('button', { name: 'Take' }).count()).toBeGreaterThan(0);
+    expect(await strokes.getByRole('button', { name: 'Use it' }).count()).toBeGreaterThan(0);
     await tool('Wanted line');
     await drag({ x: 1.9, y: 0.65 }, { x: 1.3, y: 0.85 });
     await page.getByText(/^Lit: from here a plain pot of the \d/).waitFor();

@@ -89,7 +89,11 @@ const VIEWS: Readonly<Record<string, View>> = {
   position: async (page) => {
     await page.goto('/drills/harbour-turn');
     await page.getByRole('link', { name: 'Think it through in the lab' }).click();
-    await page.locator('section[aria-busy="false"]').getByRole('button', { name: 'Take' }).first().waitFor();
+    await page
+      .locator('section[aria-busy="false"]')
+      .getByRole('button', { name: 'Use it' })
+      .first()
+      .waitFor();
     await page.getByText('Safer miss').waitFor();
   },
   order: async (page) => {

@@ -22,7 +22,7 @@ describe.each(['nine', 'eight'] as const)('a drill of what a break of %s leaves'
     breaks: 60,
     seed: 6,
   };
-  const { patterns } = leftPatterns(studyBreak(question).played, 3);
+  const { patterns } = leftPatterns(kind, studyBreak(question).played, 3);
   const stages = patterns.map(({ number }, i) => ({
     title: `Table ${i + 1}`,
     balls: leftBy(question, number),

@@ -82,8 +82,7 @@ export function accountRoutes(deps: Dependencies) {
   app.post('/sign-in/code', async (c) => {
     const body = await readBody(c, codeSignInSchema);
     const gotIn = await counted(c, body.email);
-    const wrong = () =>
-      new Refusal(401, 'code is not one that is still good: ask a coach for a new one', 'code');
+    const wrong = () => new Refusal(401, 'code is wrong or expired: ask a coach for a new one', 'code');
     const digest = digestOfCode(body.code);
     const whose = await findPersonOfCode(deps.pool, digest, new Date(deps.now()));
     const known = whose === undefined ? undefined : await findOwnSignIn(deps.pool, whose);

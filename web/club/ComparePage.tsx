@@ -135,8 +135,8 @@ function Both({ names, both }: BothProps) {
             </Table.Tbody>
           </Table>
           <Text size="xs" c="dimmed" mt={6}>
-            The better median stands bold. Only rounds by the same text, at the same stage, on tables that
-            play alike.
+            The better median stands bold. Only rounds of the same version of the drill, at the same stage, on
+            tables that play alike.
           </Text>
         </div>
       )}

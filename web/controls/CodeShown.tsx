@@ -22,7 +22,7 @@ export function CodeShown({ name, given, hasSignIn, onClose }: CodeShownProps) {
           <Text mt="sm">
             On the sign-in page under “I have a code” it gives {name} a sign-in with a password of their own,
             once, until {longDay(given.expiresAt)}. It is shown only now; a new one takes its place.
-            {hasSignIn ? ' The sign-in of before ends with it.' : ''}
+            {hasSignIn ? ' Their old sign-in stops working.' : ''}
           </Text>
           <Group justify="end" mt="md">
             <Button onClick={onClose}>It is noted</Button>

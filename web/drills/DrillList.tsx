@@ -195,7 +195,7 @@ export function DrillList() {
           ))}
         </Chip.Group>
       </Group>
-      {shown.length === 0 && <Text>No drill is like this. Take one of the conditions away.</Text>}
+      {shown.length === 0 && <Text>No drills match. Remove a filter.</Text>}
       <SimpleGrid cols={{ base: 1, sm: 2, md: 4 }} spacing="sm">
         {shown.map((entry) => (
           <DrillCard

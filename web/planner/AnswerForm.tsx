@@ -66,7 +66,7 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
       return (
         <Group align="end">
           <NumberInput
-            label="On for, cm"
+            label="Length on, cm"
             min={0}
             max={2000}
             allowDecimal={false}

@@ -6,7 +6,9 @@ import { reviewLanding } from '../../core/scoring/landing.ts';
 import { KeyCap } from '../controls/KeyCap.tsx';
 import { attemptWords } from '../words/attemptWords.ts';
 import { alongAndAcross } from '../words/units.ts';
-import { capital } from '../words/vocabulary.ts';
+import { brokenWords } from '../words/brokenWords.ts';
+import { useWords } from '../words/useWords.ts';
+import { capital, type Vocabulary } from '../words/vocabulary.ts';
 import { angleWords, paceWords } from './landingWords.ts';
 import { pressed } from './pads/PadButton.tsx';
 import type { Course } from '../../core/scoring/course.ts';
@@ -29,6 +31,7 @@ export interface CauseHint {
 
 /** The last shot in words, and what more can be noted about it. */
 export function LastShot({ course, actions, word, hint }: LastShotProps) {
+  const { vocabulary } = useWords();
   const { attempts, underWay } = actions.scoring;
   const shots = underWay?.shots ?? [];
   const last = attempts.at(-1);
@@ -53,7 +56,13 @@ export function LastShot({ course, actions, word, hint }: LastShotProps) {
       </Group>
       {review === undefined ? (
         <Text className="big">
-          {capital(shots.length > 0 ? shotWords(shot) : last === undefined ? '' : attemptWords(last.counted))}
+          {capital(
+            shots.length > 0
+              ? shotWords(shot, vocabulary)
+              : last === undefined
+                ? ''
+                : attemptWords(last.counted),
+          )}
         </Text>
       ) : (
         <>
@@ -73,10 +82,12 @@ export function LastShot({ course, actions, word, hint }: LastShotProps) {
 }
 
 /** What came of a shot of a clearance, in a few words. */
-function shotWords({ potted, inOff, broken }: LoggedShot): string {
+function shotWords({ potted, inOff, broken }: LoggedShot, vocabulary: Vocabulary): string {
   if (inOff) return 'cue ball lost';
   const fell = potted.length === 0 ? 'missed' : `potted ${potted.join(' and ')}`;
-  return broken.length === 0 ? fell : `${fell}, not “${broken.join(', ')}”`;
+  return broken.length === 0
+    ? fell
+    : `${fell}, ${broken.map((each) => brokenWords(each, vocabulary)).join(', ')}`;
 }
 
 interface ShotNotesProps {
@@ -91,7 +102,7 @@ function ShotNotes({ shot, onNote, confirm }: ShotNotesProps) {
     <Group gap={6} mt={6}>
       {confirm !== undefined && (
         <button type="button" className="foot-button" onClick={pressed(confirm)}>
-          So it was <KeyCap>H</KeyCap>
+          Yes, that was it <KeyCap>H</KeyCap>
         </button>
       )}
       <Popover position="left-end" withinPortal trapFocus>

@@ -199,8 +199,10 @@ describe('a table that breaks tend to leave', () => {
   });
 
   it('says how much of it is chance', () => {
-    expect(patternsHoldWords({ wentOn: 179, patterns: [pattern], explained: 0.13 })).toMatch(
-      /^179 breaks with a ball down and no foul\. These tables tell 13\s% of how they differ; the rest is chance\.$/,
+    const held = { wentOn: 179, on: 130, patterns: [pattern], explained: 0.13 };
+    expect(patternsHoldWords(held, 'nine')).toMatch(
+      /^179 breaks with a ball down and no foul; after 130 of them the next ball was on\. These tables tell 13\s% of how they differ; the rest is chance\.$/,
     );
+    expect(patternsHoldWords(held, 'reds')).toMatch(/^130 break-offs without a foul\. These tables/);
   });
 });

@@ -189,6 +189,10 @@ export function patternWords(pattern: LeftPattern, kind: RackKind): string {
 }
 
 /** How much the patterns tell. */
-export function patternsHoldWords({ wentOn, explained }: LeftPatterns): string {
-  return `${wentOn} breaks with a ball down and no foul. These tables tell ${percent(explained)} of how they differ; the rest is chance.`;
+export function patternsHoldWords({ wentOn, on, explained }: LeftPatterns, kind: RackKind): string {
+  const counted =
+    kind === 'reds'
+      ? `${on} break-offs without a foul.`
+      : `${wentOn} breaks with a ball down and no foul; after ${on} of them the next ball was on.`;
+  return `${counted} These tables tell ${percent(explained)} of how they differ; the rest is chance.`;
 }

@@ -30,22 +30,18 @@ describe('the coach’s marks', () => {
 describe('a drill in words', () => {
   it.each([
     ['harbour-turn', 'Pot the 1 and come on to the 2.', 'Points by where the cue ball stops, 10 shots.'],
-    [
-      'two-fleets',
-      'Clear the table one suit, then the other, the 8 last.',
-      'Balls before the fault, over 3 trials.',
-    ],
+    ['two-fleets', 'Clear one suit, then the other, the 8 last.', 'Balls before the fault, over 3 trials.'],
     [
       'after-the-break',
-      'Clear the table one suit, of your choice, the 8 last.',
+      'Clear one suit of your choice, then the 8.',
       'A ladder of 3, 4, 5, 7 balls: 2 of 3 racks move up.',
     ],
     [
       'purser',
-      'Clear the table the 9 after every other ball; it comes back until it is the last.',
+      'Clear the table, the 9 after every other ball; it comes back until it is the last.',
       'The longest run in 6 attempts.',
     ],
-    ['key-and-lock', 'Clear the table the 1 and 2, then the 8.', 'How many of 10.'],
+    ['key-and-lock', 'Clear the table, the 1 and 2, then the 8.', 'How many of 10.'],
     ['three-bounces', 'Hit the 1 by 3 rails.', 'Points by how the ball is hit, 10 stations.'],
     ['round-the-mast', 'Hit the 1 by a way of your own.', 'How many of 10.'],
     ['soft-and-firm', 'Pot the 1 by 1 rail.', 'How many of 12.'],
@@ -66,7 +62,7 @@ describe('a drill in words', () => {
   it('names where the cue ball starts, the conditions, and what is only noted', () => {
     expect(rulesInWords(drillOf('moored'))).toEqual([
       'Cue ball in hand.',
-      'Only noted: missed; then ball in hand.',
+      'Missed: the attempt goes on, with ball in hand.',
     ]);
     expect(rulesInWords(drillOf('tight-quarters'))).toEqual([
       'Condition: no cushion.',

@@ -2,27 +2,30 @@ import type { AskedLeave } from '../../core/counting/leaveGrade.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { judgesLeave, opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
-import { termIn, type Vocabulary } from './vocabulary.ts';
+import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
 const list = (ids: readonly string[]) =>
   ids.length < 2 ? ids.join('') : `${ids.slice(0, -1).join(', ')} and ${ids.at(-1) ?? ''}`;
 
+/** What is to be cleared, and in which order: what follows “Clear”. */
 function orderInWords(order: Order): string {
   switch (order.kind) {
     case 'any':
-      return 'in any order';
+      return 'the table in any order';
     case 'rotation':
-      return 'in rotation, the lowest number first';
+      return 'the table in rotation, the lowest number first';
     case 'listed':
-      return `in the order ${order.balls.join(', ')}`;
+      return `the table in the order ${order.balls.join(', ')}`;
     case 'groups':
-      return order.groups.map((group) => `the ${list(group)}`).join(', then ');
+      return `the table, ${order.groups.map((group) => `the ${list(group)}`).join(', then ')}`;
     case 'suits':
-      return `${order.both ? 'one suit, then the other' : 'one suit, of your choice'}, the ${order.last} last`;
+      return order.both
+        ? `one suit, then the other, the ${order.last} last`
+        : `one suit of your choice, then the ${order.last}`;
     case 'red and colour':
-      return 'a red and a colour in turn, then the colours';
+      return 'the table, a red and a colour in turn, then the colours';
     case 'money ball':
-      return `the ${order.ball} after every other ball; it comes back until it is the last`;
+      return `the table, the ${order.ball} after every other ball; it comes back until it is the last`;
   }
 }
 
@@ -37,7 +40,7 @@ export function taskInWords({ task }: Drill, vocabulary: Vocabulary): string {
         ? 'Bring the cue ball to rest in the targets.'
         : `Pot the ${task.pot.ball} and bring the cue ball to rest in the targets.`;
     case 'clear':
-      return `Clear the table ${orderInWords(task.order)}.`;
+      return `Clear ${orderInWords(task.order)}.`;
     case 'break':
       return `Break on the ${task.hit}.`;
     case 'kick':
@@ -108,6 +111,13 @@ function leaveInWords(drill: Drill): readonly string[] {
   return [`A leave is worth what a ${opponentLevel(drill)} player would make of it, whoever plays.`];
 }
 
+/** How it goes on after what does not end an attempt. */
+const REPAIR: Readonly<Record<Drill['repair'], string>> = {
+  'play on': 'from where the balls lie',
+  'ball in hand': 'with ball in hand',
+  'cue ball back': 'the cue ball put back',
+};
+
 /** Where the cue ball starts, which conditions hold and whom a leave is judged by, a line each. */
 export function rulesInWords(drill: Drill): readonly string[] {
   const { cueBall, conditions, faults, repair, thrown, stations } = drill;
@@ -119,7 +129,7 @@ export function rulesInWords(drill: Drill): readonly string[] {
     ...(stations === undefined ? [] : [`The cue ball lies at ${stations.length} places in turn.`]),
     ...(thrown === null ? [] : [`${thrown.balls.length} balls are thrown at random.`]),
     ...conditions.map((condition) => `Condition: ${condition}.`),
-    ...(noted.length === 0 ? [] : [`Only noted: ${list(noted)}; then ${repair}.`]),
+    ...(noted.length === 0 ? [] : [`${capital(list(noted))}: the attempt goes on, ${REPAIR[repair]}.`]),
     ...leaveInWords(drill),
   ];
 }

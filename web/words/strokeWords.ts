@@ -54,7 +54,7 @@ export function waitsWords(state: StopState | undefined, vocabulary: Vocabulary)
     case 'missed':
       return 'a missed pot';
     case 'less likely':
-      return 'a harder next ball';
+      return 'the next ball gets harder';
     default:
       return 'no next ball';
   }

@@ -24,7 +24,11 @@ const solver: BreakSolver = {
   },
   patterns: (asked, count, onShare) =>
     Promise.resolve(
-      leftPatterns(studyBreak({ ...asked, table: tableOf(asked.table) }, onShare).played, count),
+      leftPatterns(
+        asked.rack.kind,
+        studyBreak({ ...asked, table: tableOf(asked.table) }, onShare).played,
+        count,
+      ),
     ),
   speed: (samples, rate, setting) => Promise.resolve(breakSpeed(samples, rate, setting)),
 };

@@ -50,12 +50,13 @@ describe('tables that breaks leave', () => {
     const played = [
       ...Array.from({ length: 14 }, () => like(ONE, { next: 0.8 })),
       ...Array.from({ length: 6 }, () => like(OTHER, { next: 0.3 })),
-      // After a foul, or a dry break, somebody else goes on.
+      // After a foul, or a dry break, somebody else goes on; where nothing is on there is nothing to train.
       like(OTHER, { foul: true }),
       like(OTHER, { down: [] }),
+      like(ONE, { next: 0.1 }),
     ];
-    const { wentOn, patterns, explained } = leftPatterns(played, 2);
-    expect(wentOn).toBe(20);
+    const { wentOn, on, patterns, explained } = leftPatterns('nine', played, 2);
+    expect([wentOn, on]).toEqual([21, 20]);
     expect(patterns.map(({ share }) => share)).toEqual([0.7, 0.3]);
     expect(patterns.map(({ next }) => next)).toEqual([expect.closeTo(0.8), expect.closeTo(0.3)]);
     expect(patterns[0]!.number).toBeLessThan(14);
@@ -90,7 +91,7 @@ describe('tables that breaks leave', () => {
       played.reduce((sum, one) => sum + Math.min(...chosen.map((each) => unlike(one, each))), 0);
     const alone = Math.min(...played.map((one) => cost([one])));
     const pairs = played.flatMap((a, i) => played.slice(i + 1).map((b) => cost([a, b])));
-    const { explained, patterns } = leftPatterns(played, 2);
+    const { explained, patterns } = leftPatterns('nine', played, 2);
     const own = cost(patterns.map(({ number }) => played[number]!));
     expect(explained).toBeCloseTo(1 - own / alone, 9);
     // Exchanging one at a time comes within a few hundredths of the best pair.
@@ -99,8 +100,18 @@ describe('tables that breaks leave', () => {
   });
 
   it('are none where every break is dry, and as many as breaks at most', () => {
-    expect(leftPatterns([like(ONE, { down: [] })], 3)).toEqual({ wentOn: 0, patterns: [], explained: 1 });
-    expect(leftPatterns([like(ONE)], 3).patterns).toHaveLength(1);
+    expect(leftPatterns('nine', [like(ONE, { down: [] })], 3)).toEqual({
+      wentOn: 0,
+      on: 0,
+      patterns: [],
+      explained: 1,
+    });
+    expect(leftPatterns('nine', [like(ONE)], 3).patterns).toHaveLength(1);
+  });
+
+  it('of a break-off are all without a foul, with nothing down', () => {
+    const played = [like(ONE, { down: [], next: 0.05 }), like(ONE, { foul: true })];
+    expect(leftPatterns('reds', played, 2)).toMatchObject({ wentOn: 1, on: 1 });
   });
 
   it('can be laid out again with their numbers, and the wing ball’s neighbours hardly move', () => {
@@ -113,7 +124,7 @@ describe('tables that breaks leave', () => {
       seed: 2,
     };
     const { played } = studyBreak(question);
-    const { patterns } = leftPatterns(played, 3);
+    const { patterns } = leftPatterns('nine', played, 3);
     for (const { number, balls } of patterns) {
       const laid = leftBy(question, number);
       const there = balls.flatMap(({ at }) => at ?? []);

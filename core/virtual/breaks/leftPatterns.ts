@@ -2,6 +2,7 @@ import type { BallOnTable } from '../../motion/shot.ts';
 import { distance, type Point } from '../../math/point.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { leftOnTable } from '../../planning/aftermath.ts';
+import type { RackKind } from '../../rack/rack.ts';
 import { median } from '../../statistics/summary.ts';
 import { drawnBreak, type BreakQuestion, type PlayedBreak } from './breakStudy.ts';
 
@@ -19,7 +20,7 @@ export interface PatternBall {
 export interface LeftPattern {
   /** The typical one's number among the breaks that were played, by which it can be played again. */
   readonly number: number;
-  /** Of the breaks that let the breaker go on: how many are more like this one than like another, 0…1. */
+  /** Of the breaks that count: how many are more like this one than like another, 0…1. */
   readonly share: number;
   readonly balls: readonly PatternBall[];
   /** The mean chance of the next pot in them, 0…1. */
@@ -28,8 +29,10 @@ export interface LeftPattern {
 
 /** Typical tables after a break. */
 export interface LeftPatterns {
-  /** Breaks with a ball down and no foul. */
+  /** Breaks with a ball down and no foul; of a break-off those without a foul. */
   readonly wentOn: number;
+  /** Those of them after which the next ball is on: what they leave can be trained. Of a break-off all. */
+  readonly on: number;
   /** The most frequent one first. */
   readonly patterns: readonly LeftPattern[];
   /** How much of the differences between tables the patterns explain, 0…1: the rest is chance. */
@@ -38,6 +41,8 @@ export interface LeftPatterns {
 
 /** Balls that rest farther apart than this are just elsewhere, metres; so is one that fell and one that did not. */
 const ELSEWHERE = 0.6;
+/** The next ball is on from this chance of its pot. */
+const ON = 0.3;
 /** Where the cue ball and the head ball are counts more than where any other is. */
 const CUE_COUNTS = 3;
 const HEAD_COUNTS = 2;
@@ -97,10 +102,11 @@ function medoids(apart: readonly (readonly number[])[], count: number): number[]
  * The tables that a break tends to leave, each told by one that really came out, not by a mean that never does.
  * @param played the breaks of a study, in their order @param count how many patterns, ≥ 1
  */
-export function leftPatterns(played: readonly PlayedBreak[], count: number): LeftPatterns {
-  const went = played.flatMap((one, number) =>
-    one.foul || one.down.length === 0 ? [] : [{ one, number, places: placesOf(one) }],
+export function leftPatterns(kind: RackKind, played: readonly PlayedBreak[], count: number): LeftPatterns {
+  const wentOn = played.flatMap((one, number) =>
+    one.foul || (kind !== 'reds' && one.down.length === 0) ? [] : [{ one, number, places: placesOf(one) }],
   );
+  const went = wentOn.filter(({ one }) => kind === 'reds' || one.next >= ON);
   const apart = went.map((a) => went.map((b) => unlike(a.places, b.places)));
   const chosen = medoids(apart, count);
   const nearestOf = (row: readonly number[]) =>
@@ -130,7 +136,8 @@ export function leftPatterns(played: readonly PlayedBreak[], count: number): Lef
     ];
   });
   return {
-    wentOn: went.length,
+    wentOn: wentOn.length,
+    on: went.length,
     patterns: patterns.sort((a, b) => b.share - a.share),
     explained: alone === 0 ? 1 : 1 - costOf(apart, chosen) / alone,
   };

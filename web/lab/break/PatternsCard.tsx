@@ -51,9 +51,13 @@ export function PatternsCard({ asked, onShow }: PatternsCardProps) {
         run={run}
       />
       {!run.isBegun && (
-        <Text size="sm">Of many breaks that let you go on: a few tables that stand for the others.</Text>
+        <Text size="sm">
+          {kind === 'reds'
+            ? 'Of many break-offs: a few tables that stand for the others.'
+            : 'Of many breaks after which the next ball is on: a few tables that stand for the others.'}
+        </Text>
       )}
-      {left?.patterns.length === 0 && <Text size="sm">No break of them let the breaker go on.</Text>}
+      {left?.patterns.length === 0 && <Text size="sm">After none of them the next ball was on.</Text>}
       <ol className="plan-steps">
         {left?.patterns.map((pattern, i) => (
           <li key={pattern.number}>
@@ -81,7 +85,7 @@ export function PatternsCard({ asked, onShow }: PatternsCardProps) {
       {left !== undefined && left.patterns.length > 0 && (
         <>
           <Text size="xs" c="dimmed">
-            {patternsHoldWords(left)} Balls by their places in the rack. Tap a table to see it.
+            {patternsHoldWords(left, kind)} Balls by their places in the rack. Tap a table to see it.
           </Text>
           <Group gap={6} mt={6}>
             <Button size="compact-xs" variant="default" onClick={() => onShow(undefined)}>

@@ -59,9 +59,9 @@ export const RouteTable = memo(function RouteTable({
               <Table.Th>Way</Table.Th>
               <Table.Th>Pace</Table.Th>
               <Table.Th>May be off by</Table.Th>
-              <Table.Th>On for</Table.Th>
+              <Table.Th>Length on</Table.Th>
               <Table.Th>On next</Table.Th>
-              <Table.Th>Both</Table.Th>
+              <Table.Th>Both pots</Table.Th>
               <Table.Th aria-label="Choose" />
             </Table.Tr>
           </Table.Thead>
@@ -86,7 +86,7 @@ export const RouteTable = memo(function RouteTable({
                 <Table.Td>
                   <Group gap={4} wrap="nowrap" justify="end">
                     <Button size="compact-xs" disabled={!found.current} onClick={() => onTake(route)}>
-                      Take
+                      Use it
                     </Button>
                     <Button
                       size="compact-xs"
@@ -95,7 +95,7 @@ export const RouteTable = memo(function RouteTable({
                       aria-pressed={compared === i}
                       onClick={() => onCompare(compared === i ? undefined : i)}
                     >
-                      Beside
+                      Compare
                     </Button>
                   </Group>
                 </Table.Td>

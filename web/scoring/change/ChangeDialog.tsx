@@ -23,7 +23,7 @@ export function ChangeDialog({ attempt, course, onClose, onChange }: ChangeDialo
     <Modal
       opened
       onClose={onClose}
-      title={`Tell attempt ${attempt.ordinal} otherwise`}
+      title={`Change attempt ${attempt.ordinal}`}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       <form

@@ -258,7 +258,7 @@ function JudgedCalls(props: CallScoringProps) {
         },
         {
           key: 'x',
-          label: 'Called otherwise',
+          label: 'Called something else',
           run: () => {
             enterCall(props, { called: 'otherwise', computed: AS_THE_COACH, played: null }, null);
             setLocked(false);

@@ -13,6 +13,7 @@ import type { Table } from '../../../core/table/table.ts';
 import { DrillDrawing } from '../../table/DrillDrawing.tsx';
 import { LandingMark } from '../../table/marks.tsx';
 import { NextMark } from '../../table/NextMark.tsx';
+import { brokenWords } from '../../words/brokenWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
 import { clearanceHint, keyOfBall } from '../clearanceWords.ts';
@@ -41,7 +42,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const { open, course, actions, table } = props;
   const { drill } = course.counting;
   const { scoring } = actions;
-  const { term } = useWords();
+  const { term, vocabulary } = useWords();
   const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
   const [detail, setDetail] = useLocalStorage<'quick' | 'full'>({
     key: 'jolly-clearance-log',
@@ -141,7 +142,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
     },
     ...drill.conditions.map((condition, i): PadAction => ({
       key: ['c', 'v', 'b', 'n'][i] ?? 'm',
-      label: `Not “${condition}”`,
+      label: capital(brokenWords(condition, vocabulary)),
       run: () => play({ broken: [condition] }),
     })),
   ];

@@ -83,7 +83,7 @@ export function LandingScoring(props: LandingScoringProps) {
   const confirm: readonly PadAction[] =
     hint?.confirm === undefined || !unexplained || cursor !== null
       ? []
-      : [{ key: 'h', label: `So it was: ${hint.words}`, run: hint.confirm }];
+      : [{ key: 'h', label: `Yes: ${hint.words}`, run: hint.confirm }];
   const landings = scoring.attempts.flatMap(({ landing, ordinal }) =>
     landing === null ? [] : [{ landing, ordinal }],
   );
