@@ -12,7 +12,7 @@ describe('the drills', () => {
   it('are found by family, table, skill and words; the choice stands in the address', async () => {
     await page.goto('/drills');
     await page.getByText('Order', { exact: true }).click();
-    await reads(page.getByTestId('count'), '14 drills');
+    await reads(page.getByTestId('count'), '15 drills');
     await choose(page, 'Kind of table', '12-ft snooker');
     await reads(page.getByTestId('count'), '4 drills');
     await page.getByLabel('Search the drills').fill('lives');
