@@ -16,7 +16,8 @@ export interface InOffMargin {
 const NEAR = 0.2;
 /** The way is moved to the side where it comes within this of the drop, metres. */
 const BEFORE = 0.3;
-const FARTHEST = 0.15;
+/** By so much at most: a margin of this is at least as much, metres. */
+export const FARTHEST = 0.15;
 const STEP = 0.004;
 const EXACT = 1e-4;
 

@@ -4,6 +4,7 @@ import type { Benchmark } from '../../core/records/benchmark.ts';
 import type { RoundHead } from '../../core/records/round.ts';
 import { scoreBands } from '../../core/scoring/benchmark.ts';
 import { ChartFigure } from './ChartFigure.tsx';
+import { counted } from '../words/units.ts';
 
 const TrendChart = lazy(() => import('./TrendChart.tsx'));
 
@@ -20,7 +21,10 @@ export function Trend({ rounds, benchmark }: TrendProps) {
   if (best === undefined) return null;
   const maximum = Math.max(1, best.maximum ?? 0, ...results.map(({ value }) => value));
   return (
-    <ChartFigure label={`${results.length} rounds over time, best ${resultText(best)}`} height={200}>
+    <ChartFigure
+      label={`${counted(results.length, 'round')} over time, best ${resultText(best)}`}
+      height={200}
+    >
       <TrendChart
         rounds={rounds.map(({ startedAt, result }) => ({ at: startedAt, value: result.value }))}
         bands={benchmark === undefined ? [] : scoreBands(benchmark, maximum)}

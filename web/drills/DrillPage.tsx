@@ -24,6 +24,7 @@ import { LineKey } from '../table/LineKey.tsx';
 import { labAddress } from '../planner/positionSetting.ts';
 import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
 import { percent } from '../words/units.ts';
+import { tipWords } from '../words/tipWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { BenchmarkPanel } from './BenchmarkPanel.tsx';
 import { DrillRules, SchoolCards } from './DrillRules.tsx';
@@ -236,20 +237,11 @@ function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset:
   );
 }
 
-/** The tip's place in words, in ball radii. */
-function tipWords(drill: PositionDrill): string {
-  const { height, side } = drill.plan.tip;
-  const parts: string[] = [];
-  if (height !== 0) parts.push(`${Math.abs(height)} R ${height > 0 ? 'above' : 'below'} centre`);
-  if (side !== 0) parts.push(`${Math.abs(side)} R ${side > 0 ? 'right' : 'left'}`);
-  return parts.length === 0 ? 'centre' : parts.join(', ');
-}
-
 function Stroke({ drill, plan }: { readonly drill: PositionDrill; readonly plan: PlannedShot }) {
   const { angle } = reviewLanding(plan, plan.landing);
   const facts = [
     ['Pace', `${drill.plan.speed} m/s`],
-    ['Tip', tipWords(drill)],
+    ['Tip', tipWords(drill.plan.tip)],
     [
       `Angle left on the ${drill.task.next.ball}`,
       `${Math.abs(Math.round(angle.degrees))}°, ${angle.thickness}`,

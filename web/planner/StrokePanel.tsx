@@ -3,7 +3,8 @@ import { memo } from 'react';
 import { toDegrees, toRadians, wrapAngle } from '../../core/math/angle.ts';
 import type { Strike } from '../../core/motion/shot.ts';
 import { paceWord } from '../words/eventWords.ts';
-import { TipPicker, tipWords } from './TipPicker.tsx';
+import { tipWords } from '../words/tipWords.ts';
+import { TipPicker } from './TipPicker.tsx';
 
 interface StrokePanelProps {
   /** Without a direction it is not for the hand to set. */

@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Tip } from '../../core/motion/shot.ts';
 import { MISCUE_OFFSET } from '../../core/motion/strike.ts';
+import { tipWords } from '../words/tipWords.ts';
 import { colour } from '../theme.ts';
 
 interface TipPickerProps {
@@ -72,12 +73,4 @@ export function TipPicker({ tip, onChange }: TipPickerProps) {
       />
     </svg>
   );
-}
-
-/** "off centre: 0.20 right, 0.10 below", in ball radii. */
-export function tipWords({ side, height }: Tip): string {
-  const parts: string[] = [];
-  if (side !== 0) parts.push(`${Math.abs(side).toFixed(2)} ${side > 0 ? 'right' : 'left'}`);
-  if (height !== 0) parts.push(`${Math.abs(height).toFixed(2)} ${height > 0 ? 'above' : 'below'}`);
-  return parts.length === 0 ? 'centre' : `off centre: ${parts.join(', ')}`;
 }

@@ -5,7 +5,7 @@ import { answerWords, explainCall, questionWords } from '../words/callWords.ts';
 import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
 import { paceWord } from '../words/eventWords.ts';
-import { tipWords } from '../planner/TipPicker.tsx';
+import { tipWords } from '../words/tipWords.ts';
 import { AnswerForm } from '../planner/AnswerForm.tsx';
 import type { CallState } from './callState.ts';
 

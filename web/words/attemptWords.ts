@@ -1,6 +1,7 @@
 import type { ContactGrade } from '../../core/counting/gradedContact.ts';
 import { MISSED_WAYS, type KickAttempt } from '../../core/counting/kickScore.ts';
 import type { AttemptOutcome } from '../../core/drill/round.ts';
+import { counted } from './units.ts';
 
 /** "2 called misses (1 left, 1 short)" */
 function missesWords({ repeats, missed }: KickAttempt): string {
@@ -31,11 +32,11 @@ export function attemptWords({
   }
   if (grade !== undefined) return grade;
   if (balls !== undefined) {
-    const worth = points === undefined || points === 0 ? [] : [`${points} points`];
+    const worth = points === undefined || points === 0 ? [] : [counted(points, 'point')];
     const lost = penalty === undefined || penalty === 0 ? [] : [`${penalty} given away`];
     return [done ? 'cleared' : `${balls} made`, ...worth, ...lost].join(', ');
   }
-  if (points !== undefined) return done || points > 0 ? `${points} points` : 'missed';
+  if (points !== undefined) return done || points > 0 ? counted(points, 'point') : 'missed';
   return done ? 'made' : 'missed';
 }
 

@@ -129,7 +129,7 @@ describe('one break', () => {
     expect(
       breakStrokeWords({ ...FULL, at: 1, covered: 0.7, past: 'right', tip: { side: -0.3, height: -0.2 } }),
     ).toMatch(
-      /^ball 2 70\s% covered, past its right, 7\.0 m\/s, 318 mm off the right, tip 0\.2 R below the middle, 0\.3 R of left side$/,
+      /^ball 2 70\s% covered, past its right, 7\.0 m\/s, 318 mm off the right, tip 20\s% of the radius below centre, 30\s% left$/,
     );
   });
 });

@@ -12,6 +12,7 @@ import type { BreakStroke } from '../../core/virtual/breaks/breakShot.ts';
 import type { LeftPattern, LeftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
 import type { Opening } from '../../core/virtual/breaks/opening.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
+import { tipWords } from './tipWords.ts';
 import { percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
@@ -127,16 +128,12 @@ export function playedBreakWords(
     : `${balls}; the next pot ${percent(next)}.`;
 }
 
-/** A break in words: "head ball full, 7.0 m/s, 318 mm off the right, tip 0.2 below the middle" */
+/** A break in words: "head ball full, 7.0 m/s, 318 mm off the right, tip 20 % of the radius below centre" */
 export function breakStrokeWords({ at, covered, past, speed, from, tip }: BreakStroke): string {
   const ball = at === 0 ? 'head ball' : `ball ${at + 1}`;
   const full = covered === 1 ? 'full' : `${percent(covered)} covered, past its ${past}`;
-  const height =
-    tip.height === 0
-      ? ''
-      : `, tip ${Math.abs(tip.height)} R ${tip.height < 0 ? 'below' : 'above'} the middle`;
-  const side = tip.side === 0 ? '' : `, ${Math.abs(tip.side)} R of ${tip.side < 0 ? 'left' : 'right'} side`;
-  return `${ball} ${full}, ${speed.toFixed(1)} m/s, ${Math.round(1_000 * from.y)} mm off the right${height}${side}`;
+  const where = tip.side === 0 && tip.height === 0 ? '' : `, tip ${tipWords(tip)}`;
+  return `${ball} ${full}, ${speed.toFixed(1)} m/s, ${Math.round(1_000 * from.y)} mm off the right${where}`;
 }
 
 /** What the best break does better than one's own, and whether that is sure. */

@@ -3,8 +3,9 @@ import type { CallAnswer, CallQuestion, PotQuestion } from '../../core/judgement
 import { POCKET_NAMES } from '../../core/table/pockets.ts';
 import { breakQuestionWords, explainBreak } from './breakCallWords.ts';
 import { explainKick, kickQuestionWords } from './kickCallWords.ts';
+import { gapWords, inOffGapWords } from './marginWords.ts';
 import { pocketWords } from './places.ts';
-import { centimetres, percent } from './units.ts';
+import { centimetres, counted, percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
 /** What a trainer of a kind is called. */
@@ -114,9 +115,9 @@ export function answerWords(answer: CallAnswer, kind: CallKind, vocabulary: Voca
   }
 }
 
-function marginWords(marginMm: number | undefined): string {
-  return marginMm === undefined ? '' : ` by ${Math.abs(marginMm).toFixed(0)} mm`;
-}
+/** " by 35 mm"; nothing where no margin is known. */
+const byWords = (marginMm: number | undefined, words: (mm: number) => string) =>
+  marginMm === undefined ? '' : ` by ${words(marginMm)}`;
 
 /** What is true, and why: shown with the reveal. */
 export function explainCall(question: CallQuestion, vocabulary: Vocabulary): string {
@@ -132,21 +133,21 @@ function explainPot(question: PotQuestion, vocabulary: Vocabulary): string {
       const word = termIn(vocabulary, 'inOff');
       const share = `Of 200 strokes by a team player ${percent(question.share)} end in ${vocabulary === 'pool' ? 'a' : 'an'} ${word}.`;
       if (question.truth === 'too close') {
-        return `Too close to call: ${marginWords(question.marginMm).trim()} its way goes one way or the other at ${pocket}. ${share}`;
+        return `Too close to call:${byWords(question.marginMm, inOffGapWords)} its way goes one way or the other at ${pocket}. ${share}`;
       }
       return question.truth === 'yes'
-        ? `Yes: it falls into ${pocket}${marginWords(question.marginMm)}. ${share}`
-        : `No: it misses ${pocket}${marginWords(question.marginMm)}. ${share}`;
+        ? `Yes: it falls into ${pocket}${byWords(question.marginMm, inOffGapWords)}. ${share}`
+        : `No: it misses ${pocket}${byWords(question.marginMm, inOffGapWords)}. ${share}`;
     }
     case 'does it pass': {
       const share = `It passes in ${percent(question.share)} of 200 strokes by a team player.`;
       const ball = `the ${question.obstacle.id}`;
       if (question.truth === 'too close') {
-        return `Too close to call: ${(question.marginMm ?? 0) >= 0 ? 'a gap of' : 'an overlap of'}${marginWords(question.marginMm).replace(' by', '')}. ${share}`;
+        return `Too close to call: ${(question.marginMm ?? 0) >= 0 ? 'a gap of' : 'an overlap of'} ${gapWords(question.marginMm ?? 0)}. ${share}`;
       }
       return question.truth === 'yes'
-        ? `Yes: it passes ${ball}${marginWords(question.marginMm)}. ${share}`
-        : `No: it meets ${ball}; it would have to lie ${Math.abs(question.marginMm ?? 0).toFixed(0)} mm farther away. ${share}`;
+        ? `Yes: it passes ${ball}${byWords(question.marginMm, gapWords)}. ${share}`
+        : `No: it meets ${ball}; it would have to lie ${gapWords(question.marginMm ?? 0)} farther away. ${share}`;
     }
     case 'draw the path':
       return 'The line is the cue ball’s way as the simulator plays it.';
@@ -169,7 +170,7 @@ function explainPot(question: PotQuestion, vocabulary: Vocabulary): string {
       return `Take the ${question.truth} one: a team player clears it ${percent(best?.value ?? 0)} of the time, the other one ${percent(other?.value ?? 0)}. The plan begins with the ${question.pot}.`;
     }
     case 'key ball':
-      return `The ${question.truth}: the ${question.instead} in its place costs ${Math.round(100 * (question.worth[0]?.value ?? 0))} points of a hundred. The plan: ${question.order.join(', ')}.`;
+      return `The ${question.truth}: the ${question.instead} in its place costs ${counted(Math.round(100 * (question.worth[0]?.value ?? 0)), 'point')} of a hundred. The plan: ${question.order.join(', ')}.`;
     case 'where to be':
       return `By the plan a team player clears the ${question.after.join(' and the ')} from the best places in ${Math.round(100 * question.best)} of a hundred tries; the darker the ground, the better the place.`;
     case 'whole order': {

@@ -3,6 +3,7 @@ import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import { judgesLeave, opponentLevel } from '../../core/player/opponent.ts';
 import type { Drill, DrillStage, Order } from '../../core/records/drill.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
+import { counted } from './units.ts';
 
 const list = (ids: readonly string[]) =>
   ids.length < 2 ? ids.join('') : `${ids.slice(0, -1).join(', ')} and ${ids.at(-1) ?? ''}`;
@@ -72,7 +73,7 @@ export function scoringInWords({ scoring }: Drill): string {
     case 'balls-made':
       return `Balls before the fault, over ${scoring.trials} trials.`;
     case 'lives':
-      return `${scoring.lives} lives: a miss costs one and the target stays.`;
+      return `${scoring.lives} ${scoring.lives === 1 ? 'life' : 'lives'}: a miss costs one and the target stays.`;
     case 'ladder-by-racks':
       return `A ladder of ${scoring.rungs.join(', ')} balls: ${scoring.wins} of ${scoring.of} racks move up.`;
     case 'ladder-by-single':
@@ -82,7 +83,7 @@ export function scoringInWords({ scoring }: Drill): string {
     case 'break-points':
       return `Highest of ${scoring.visits} visits, and the mean.`;
     case 'zone-points':
-      return `Points by where the cue ball stops, ${scoring.shots} shots.`;
+      return `Points by where the cue ball stops, ${counted(scoring.shots, 'shot')}.`;
     case 'graded-contact':
       return `Points by how the ball is hit, ${scoring.stations} stations.`;
     case 'success-rate':
@@ -90,11 +91,11 @@ export function scoringInWords({ scoring }: Drill): string {
     case 'kick':
       return `Points given away in ${scoring.attempts} kicks.`;
     case 'break-score':
-      return `Balls, control and layout of ${scoring.attempts} breaks.`;
+      return `Balls, control and layout of ${counted(scoring.attempts, 'break')}.`;
     case 'call-it':
       return `Right calls of ${scoring.positions}.`;
     case 'streak':
-      return `The longest run in ${scoring.attempts} attempts.`;
+      return `The longest run in ${counted(scoring.attempts, 'attempt')}.`;
   }
 }
 
@@ -127,7 +128,11 @@ export function rulesInWords(drill: Drill): readonly string[] {
   return [
     ...(cueBall.start === 'placed' ? [] : [`Cue ball ${cueBall.start}.`]),
     ...(stations === undefined ? [] : [`The cue ball lies at ${stations.length} places in turn.`]),
-    ...(thrown === null ? [] : [`${thrown.balls.length} balls are thrown at random.`]),
+    ...(thrown === null
+      ? []
+      : [
+          `${thrown.balls.length === 1 ? '1 ball is' : `${thrown.balls.length} balls are`} thrown at random.`,
+        ]),
     ...conditions.map((condition) => `Condition: ${condition}.`),
     ...(noted.length === 0 ? [] : [`${capital(list(noted))}: the attempt goes on, ${REPAIR[repair]}.`]),
     ...leaveInWords(drill),

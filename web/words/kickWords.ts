@@ -8,7 +8,7 @@ import type { KickTold } from '../../core/scoring/kickCause.ts';
 import type { KickRead } from '../../core/scoring/kickTaps.ts';
 import type { MissedWay } from '../../core/counting/kickScore.ts';
 import type { Replays } from '../../core/counting/replays.ts';
-import { percent } from './units.ts';
+import { counted, percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
 
 /** Sights from corner to corner: on a long cushion, and on a short one. */
@@ -89,7 +89,7 @@ const NEXT_TRY: Readonly<Record<MissedWay, string>> = {
 
 /** What called misses cost so far, and what the next try should change: "4 misses called, 16 points. They go left …" */
 export function replaysWords({ misses, points, drift }: Replays): string {
-  const cost = points === 0 ? '' : `, ${points} points given away`;
+  const cost = points === 0 ? '' : `, ${counted(points, 'point')} given away`;
   const sum = `This round: ${misses} ${misses === 1 ? 'miss' : 'misses'} called${cost}.`;
   if (drift === undefined) return sum;
   const goes = drift.way === 'short' ? 'stop short' : `go ${drift.way}`;

@@ -1,4 +1,5 @@
 import type { TroubleOrigin } from '../../core/virtual/troubleOrigin.ts';
+import { counted } from './units.ts';
 
 /** Less than this is not told, 0…1. */
 const LEAST = 0.005;
@@ -14,7 +15,7 @@ export function originWords({ entry, lost }: TroubleOrigin): string {
     { cost: position, words: 'by where the cue ball stopped' },
     { cost: missed, words: 'by the miss' },
   ].filter(({ cost }) => cost >= LEAST);
-  const given = `shot ${shot}, the ${ball}: it gave away ${points(lost)} points of a hundred`;
+  const given = `shot ${shot}, the ${ball}: it gave away ${counted(points(lost), 'point')} of a hundred`;
   if (parts.length === 1) return `${given}, all ${parts[0]?.words ?? ''}.`;
   return `${given}, ${parts.map(({ cost, words }) => `${points(cost)} ${words}`).join(' and ')}.`;
 }

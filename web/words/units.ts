@@ -25,6 +25,11 @@ export function interval({ share, low, high }: ShareInterval): string {
   return `${percent(share)} (${Math.round(100 * low)} to ${Math.round(100 * high)})`;
 }
 
+/** A number of things: "1 point", "2 points". @param thing in the singular, with a regular plural */
+export function counted(count: number, thing: string): string {
+  return `${count} ${thing}${count === 1 ? '' : 's'}`;
+}
+
 /** A whole number in words for a rank: 1st, 2nd, 3rd, 11th. */
 export function ordinalNumber(n: number): string {
   const tens = n % 100;

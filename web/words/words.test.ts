@@ -3,7 +3,7 @@ import { measurePlace } from '../../core/table/place.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { placingWords } from './placingWords.ts';
 import { placeInDiamonds, placeInMillimetres, pocketWords } from './places.ts';
-import { alongAndAcross, ordinalNumber } from './units.ts';
+import { alongAndAcross, counted, ordinalNumber } from './units.ts';
 
 describe('words', () => {
   it.each([
@@ -20,6 +20,10 @@ describe('words', () => {
     expect(pocketWords('head-left', 'snooker')).toBe('baulk left');
     expect(pocketWords('foot-right', 'snooker')).toBe('top right');
     expect(pocketWords('middle-right', 'snooker')).toBe('middle right');
+  });
+
+  it('counts things, one in the singular', () => {
+    expect([0, 1, 2].map((count) => counted(count, 'point'))).toEqual(['0 points', '1 point', '2 points']);
   });
 
   it('write ranks', () => {

@@ -3,6 +3,7 @@ import { memo } from 'react';
 import type { Foresight } from '../../../core/planning/foresee.ts';
 import type { MissSides } from '../../../core/planning/missSide.ts';
 import type { NoPicture, ShotOutlook, ShotPicture } from '../../../core/planning/position/question.ts';
+import { gapWords, inOffGapWords } from '../../words/marginWords.ts';
 import { paceRange, waitsWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
 import { capital, termIn, type Vocabulary } from '../../words/vocabulary.ts';
@@ -14,8 +15,11 @@ const NO_WAY: Readonly<Record<NoPicture['reason'], string>> = {
   blocked: 'Something is in the way, or the pace is not enough.',
 };
 
-function foresightWords({ verdict, marginMm, share }: Foresight): string {
-  const margin = marginMm === undefined ? '' : ` by ${Math.abs(marginMm).toFixed(0)} mm`;
+function foresightWords(
+  { verdict, marginMm, share }: Foresight,
+  marginWords: (mm: number) => string,
+): string {
+  const margin = marginMm === undefined ? '' : ` by ${marginWords(marginMm)}`;
   return `${verdict}${verdict === 'too close' ? ' to call' : ''}${margin}, ${percent(share.share)}`;
 }
 
@@ -88,9 +92,9 @@ function factsOf(
     facts.push(
       ['Potted', percent(outlook.cloud.potted.share)],
       ['On next', percent(outlook.cloud.on.share)],
-      [capital(inOff), foresightWords(outlook.inOff)],
+      [capital(inOff), foresightWords(outlook.inOff, inOffGapWords)],
       ...outlook.passes.map(
-        ({ ball, foresight }) => [`Passes the ${ball}`, foresightWords(foresight)] as const,
+        ({ ball, foresight }) => [`Passes the ${ball}`, foresightWords(foresight, gapWords)] as const,
       ),
       ['Safer miss', missWords(outlook.misses)],
     );

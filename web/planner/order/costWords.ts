@@ -2,6 +2,7 @@ import { costOfChoice, type BallAdvice } from '../../../core/planning/order/advi
 import { pocketWords } from '../../words/places.ts';
 import type { Vocabulary } from '../../words/vocabulary.ts';
 import { ALIKE } from './planWords.ts';
+import { counted } from '../../words/units.ts';
 
 /** "the 4 to far left"; what the plan plays. */
 export function wantedWords([best]: readonly BallAdvice[], vocabulary: Vocabulary): string | undefined {
@@ -17,5 +18,5 @@ export function choiceWords(advice: readonly BallAdvice[], played: string): stri
   if (cost === undefined) return `The plan sees no way with the ${played}; it played the ${best.ball}.`;
   if (cost < ALIKE) return `The ${played} is as good as the plan’s ${best.ball}.`;
   const points = Math.round(100 * cost);
-  return `The ${played} cost ${points} points of a hundred; the plan played the ${best.ball}.`;
+  return `The ${played} cost ${counted(points, 'point')} of a hundred; the plan played the ${best.ball}.`;
 }

@@ -1,7 +1,7 @@
 import { bestChoice, type PlannedChoice, type PlayedChance } from '../../../core/planning/order/choices.ts';
 import { type OrderPlan, type PlanStep } from '../../../core/planning/order/orderPlan.ts';
 import { pocketWords } from '../../words/places.ts';
-import { percent } from '../../words/units.ts';
+import { counted, percent } from '../../words/units.ts';
 import type { Vocabulary } from '../../words/vocabulary.ts';
 
 /** Less than this is no difference that a player could tell, 0…1. */
@@ -90,5 +90,5 @@ export function stepWords(step: PlanStep, vocabulary: Vocabulary): string {
   const other = `the ${alternative.ball} to ${pocketWords(alternative.pocket, vocabulary)}`;
   return alternative.costs < ALIKE
     ? `${own}; ${other} is as good`
-    : `${own}; ${other} costs ${Math.round(100 * alternative.costs)} points`;
+    : `${own}; ${other} costs ${counted(Math.round(100 * alternative.costs), 'point')}`;
 }

@@ -30,7 +30,7 @@ import type { Table } from '../../../core/table/table.ts';
 import { AnswerForm } from '../../planner/AnswerForm.tsx';
 import { CallTable } from '../../planner/CallTable.tsx';
 import { useReplay } from '../../table/replay.ts';
-import { tipWords } from '../../planner/TipPicker.tsx';
+import { tipWords } from '../../words/tipWords.ts';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { answerWords, explainCall, pickWords, questionWords } from '../../words/callWords.ts';
 import { useWords } from '../../words/useWords.ts';

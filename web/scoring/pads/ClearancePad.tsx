@@ -2,6 +2,7 @@ import { Text } from '@mantine/core';
 import type { Attempt } from '../../../core/drill/rules.ts';
 import { PadButton } from './PadButton.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
+import { counted } from '../../words/units.ts';
 
 interface ClearancePadProps {
   readonly attempt: Attempt;
@@ -22,7 +23,7 @@ export function ClearancePad({ attempt, actions, toggle, more }: ClearancePadPro
     <div className="scoring-buttons">
       <Text size="sm" data-testid="under-way">
         {attempt.made} made
-        {attempt.points > 0 ? `, ${attempt.points} points` : ''}
+        {attempt.points > 0 ? `, ${counted(attempt.points, 'point')}` : ''}
         {attempt.penalty > 0 ? `, ${attempt.penalty} given away` : ''}
         {attempt.faults.length > 0 ? `, ${attempt.faults.length} noted` : ''}
       </Text>
