@@ -115,6 +115,7 @@ describe('a drill from nothing', () => {
     await page.getByRole('button', { name: 'Redo' }).click();
     await page.getByText('Lies on the foot spot.').waitFor();
     await page.getByLabel('From the right, mm').fill('320');
+    await page.keyboard.press('Enter');
     await page.getByText('Lies in proportion to the table.').waitFor();
     await page.getByRole('button', { name: '3', exact: true }).click();
     await page.getByRole('button', { name: 'Take off' }).click();

@@ -86,7 +86,7 @@ describe('the drills', () => {
     await page.getByRole('radiogroup', { name: 'Route' }).getByText('Round by the far side').click();
     await page.getByText('4.2 m/s').waitFor();
     await page.reload();
-    await page.getByText(/^25\s% of the radius right$/).waitFor();
+    await page.getByText(/25\s%( of the radius)? right$/).waitFor();
   });
 
   it('of a raised butt say what to mind', async () => {

@@ -101,6 +101,7 @@ describe('a table’s card', () => {
     // Straight across, from half a metre off the cushion with a wall 1.2 m behind it: wide enough; a hand nearer is not.
     await page.getByLabel('Direction, degrees').fill('90');
     await page.getByLabel('From the right').fill('300');
+    await page.keyboard.press('Enter');
     await page.getByText('Only 1.50 m behind the cue ball').waitFor();
   });
 

@@ -15,6 +15,7 @@ import { call } from '../api/client.ts';
 import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { useWords } from '../words/useWords.ts';
 import { forgetQueries } from './keptQueries.ts';
+import { FindButton } from './palette/FindButton.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { ServerAway } from './ServerAway.tsx';
 import { Sight } from '../controls/Sight.tsx';
@@ -34,6 +35,9 @@ export function Shell() {
   const viewer = useViewer();
   return (
     <>
+      <a href="#page" className="skip-link">
+        Skip to the page
+      </a>
       <header className="rail">
         <Link to="/" className="rail-mark" aria-label="Jolly Rail, today">
           <Sight size={30} fill="gold" />
@@ -47,9 +51,10 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
+        <FindButton />
         <ViewerMenu />
       </header>
-      <main className="page">
+      <main className="page" id="page" tabIndex={-1}>
         <NewVersion />
         <ServerAway />
         <OutboxNotice person={viewer} />

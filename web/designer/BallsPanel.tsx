@@ -1,8 +1,9 @@
-import { Button, Group, NumberInput, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { sharePlace } from '../../core/drill/snapPlace.ts';
 import type { PlaceText } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { BallButtons } from '../table/BallButtons.tsx';
 import { addBall, offeredNames, placeBall, removeBall, shown, type Part } from './edits.ts';
 import type { PanelProps } from './panel.ts';
@@ -48,16 +49,15 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
                 ['From the right, mm', 'y', preset.width],
               ] as const
             ).map(([label, axis, size]) => (
-              <NumberInput
-                key={axis}
+              <NumberEntry
+                key={`${axis} ${selected}`}
                 label={label}
                 size="xs"
-                hideControls
+                digits={1}
                 min={0}
                 max={1000 * size}
-                decimalScale={1}
-                value={Number((1000 * placed[axis]).toFixed(1))}
-                onChange={(value) => typeof value === 'number' && move({ ...placed, [axis]: value / 1000 })}
+                value={1000 * placed[axis]}
+                onEnter={(value) => move({ ...placed, [axis]: value / 1000 })}
               />
             ))}
             <Button

@@ -1,7 +1,8 @@
-import { Button, Group, NumberInput, Select, Text, Title } from '@mantine/core';
+import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import type { Shot } from '../../core/motion/shot.ts';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { BallButtons } from '../table/BallButtons.tsx';
 import { addableBalls, CUE } from '../table/labShot.ts';
 
@@ -59,28 +60,23 @@ export const BallPanel = memo(function BallPanel({
       </div>
       {ball !== undefined && (
         <Group mt={8} gap={8} align="end" wrap="nowrap">
-          <NumberInput
-            label="From the head"
-            size="xs"
-            hideControls
-            decimalScale={digits}
-            value={Number(((ball.x / table.length) * alongUnits).toFixed(digits))}
-            onChange={(value) =>
-              typeof value === 'number' &&
-              onMove(ball.id, { x: (value / alongUnits) * table.length, y: ball.y })
-            }
-          />
-          <NumberInput
-            label="From the right"
-            size="xs"
-            hideControls
-            decimalScale={digits}
-            value={Number(((ball.y / table.width) * acrossUnits).toFixed(digits))}
-            onChange={(value) =>
-              typeof value === 'number' &&
-              onMove(ball.id, { x: ball.x, y: (value / acrossUnits) * table.width })
-            }
-          />
+          {(
+            [
+              ['From the head', 'x', table.length, alongUnits],
+              ['From the right', 'y', table.width, acrossUnits],
+            ] as const
+          ).map(([label, axis, size, units]) => (
+            <NumberEntry
+              key={`${axis} ${unit} ${ball.id}`}
+              label={label}
+              size="xs"
+              digits={digits}
+              min={0}
+              max={Number(units.toFixed(digits))}
+              value={(ball[axis] / size) * units}
+              onEnter={(value) => onMove(ball.id, { x: ball.x, y: ball.y, [axis]: (value / units) * size })}
+            />
+          ))}
           {ball.id !== CUE && (
             <Button size="xs" variant="default" onClick={() => onRemove(ball.id)}>
               Take off

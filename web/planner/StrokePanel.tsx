@@ -1,7 +1,8 @@
-import { Group, NumberInput, Slider, Stack, Text, Title } from '@mantine/core';
+import { Group, Slider, Stack, Text, Title } from '@mantine/core';
 import { memo } from 'react';
 import { toDegrees, toRadians, wrapAngle } from '../../core/math/angle.ts';
 import type { Strike } from '../../core/motion/shot.ts';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { paceWord } from '../words/eventWords.ts';
 import { tipWords } from '../words/tipWords.ts';
 import { TipPicker } from './TipPicker.tsx';
@@ -30,15 +31,12 @@ export const StrokePanel = memo(function StrokePanel({ strike, onChange }: Strok
         <Stack gap={6} style={{ flex: 1, minWidth: 0 }}>
           <Text size="sm">Tip {tipWords(strike.tip)}</Text>
           {strike.direction !== undefined && (
-            <NumberInput
+            <NumberEntry
               label="Direction, degrees"
               size="xs"
-              decimalScale={2}
-              step={0.1}
-              value={Math.round(toDegrees(strike.direction) * 100) / 100}
-              onChange={(value) =>
-                typeof value === 'number' && onChange({ direction: wrapAngle(toRadians(value)) }, false)
-              }
+              digits={2}
+              value={toDegrees(strike.direction)}
+              onEnter={(value) => onChange({ direction: wrapAngle(toRadians(value)) }, false)}
             />
           )}
         </Stack>
