@@ -137,6 +137,19 @@ describe('the bench for breaks', () => {
     await page.getByRole('region', { name: 'Stroke' }).getByText(`${pace}0 m/s`).waitFor();
   });
 
+  it('lays the four usual breaks side by side, and counts by a player’s own errors', async () => {
+    await page.goto('/lab/break?level=title');
+    const card = page.getByRole('region', { name: 'Side by side' });
+    await card.getByRole('button', { name: 'Break all four' }).click();
+    const row = card.getByRole('row', { name: /^A ball down, no foul/ });
+    await row.waitFor();
+    expect(await row.getByRole('cell').count()).toBe(4);
+    await choose(page, 'as fitted to', 'Idris Pell');
+    await page.getByText(/^Fitted from \d+ shots: /).waitFor();
+    // Other errors are another question.
+    await expect.poll(() => row.count()).toBe(0);
+  });
+
   it('breaks once, slowly: contact by contact from the first one on', async () => {
     await page.goto('/lab/break?racker=tight');
     const card = page.getByRole('region', { name: 'One break, slowly' });

@@ -136,6 +136,7 @@ export function runContactPhase(e: Engine, i: number, j: number): readonly numbe
 function recordChords(e: Engine, members: readonly number[], from: readonly Point[], since: number): void {
   const { s } = e;
   const took = e.now - since;
+  if (took <= 0) return;
   members.forEach((k, m) => {
     const { x, y } = from[m]!;
     e.paths?.[k]?.push({
