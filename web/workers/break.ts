@@ -3,10 +3,9 @@ import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts'
 import type { SpeedSetting, SpeedTold } from '../../core/sound/breakSpeed.ts';
 import type { BestBreak } from '../../core/virtual/breaks/bestBreak.ts';
 import type { BreakStroke } from '../../core/virtual/breaks/breakShot.ts';
-import type { LeftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
 import type { BreakMap } from '../../core/virtual/breaks/breakMap.ts';
 import type { BreakStudy } from '../../core/virtual/breaks/breakStudy.ts';
-import type { BreakAsked, BreakSolver } from './breakProtocol.ts';
+import type { BreakAsked, BreakSolver, LaidPatterns } from './breakProtocol.ts';
 import { oneRun, type Running } from './oneRun.ts';
 
 const start = () => new Worker(new URL('./break.worker.ts', import.meta.url), { type: 'module' });
@@ -56,8 +55,8 @@ export function leftPatternsOf(
   asked: BreakAsked,
   count: number,
   onShare: (share: number) => void,
-): Running<LeftPatterns> {
-  return oneRun<BreakSolver, LeftPatterns>(start(), (solver) =>
+): Running<LaidPatterns> {
+  return oneRun<BreakSolver, LaidPatterns>(start(), (solver) =>
     solver.patterns(asked, count, proxy(onShare)),
   );
 }

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { breakSpeed } from '../../core/sound/breakSpeed.ts';
 import { bestBreak } from '../../core/virtual/breaks/bestBreak.ts';
-import { leftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
+import { leftBy, leftPatterns } from '../../core/virtual/breaks/leftPatterns.ts';
 import { breakMap } from '../../core/virtual/breaks/breakMap.ts';
 import { studyBreak } from '../../core/virtual/breaks/breakStudy.ts';
 import { contactEffects } from '../../core/virtual/breaks/contactEffects.ts';
@@ -22,14 +22,12 @@ const solver: BreakSolver = {
       ),
     );
   },
-  patterns: (asked, count, onShare) =>
-    Promise.resolve(
-      leftPatterns(
-        asked.rack.kind,
-        studyBreak({ ...asked, table: tableOf(asked.table) }, onShare).played,
-        count,
-      ),
-    ),
+  patterns: (asked, count, onShare) => {
+    const question = { ...asked, table: tableOf(asked.table) };
+    const left = leftPatterns(asked.rack.kind, studyBreak(question, onShare).played, count);
+    const tables = left.patterns.map(({ number }) => leftBy(question, number));
+    return Promise.resolve({ ...left, tables });
+  },
   speed: (samples, rate, setting) => Promise.resolve(breakSpeed(samples, rate, setting)),
 };
 

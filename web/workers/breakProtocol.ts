@@ -1,3 +1,4 @@
+import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts';
 import type { SpeedSetting, SpeedTold } from '../../core/sound/breakSpeed.ts';
@@ -9,6 +10,11 @@ import type { BreakQuestion, BreakStudy } from '../../core/virtual/breaks/breakS
 
 /** A break as it goes to a worker. */
 export type BreakAsked = Omit<BreakQuestion, 'table'> & { readonly table: TableText };
+
+/** Typical tables after a break, with the balls of each as they lie. */
+export interface LaidPatterns extends LeftPatterns {
+  readonly tables: readonly (readonly BallOnTable[])[];
+}
 
 /** What the worker for breaks does. */
 export interface BreakSolver {
@@ -29,7 +35,7 @@ export interface BreakSolver {
     onShare: (share: number) => void,
   ): Promise<readonly BreakStudy[]>;
   /** @param count how many patterns */
-  patterns(asked: BreakAsked, count: number, onShare: (share: number) => void): Promise<LeftPatterns>;
+  patterns(asked: BreakAsked, count: number, onShare: (share: number) => void): Promise<LaidPatterns>;
   /** @param samples −1…1, one channel @param rate samples a second */
   speed(samples: Float32Array, rate: number, setting: SpeedSetting): Promise<SpeedTold>;
 }

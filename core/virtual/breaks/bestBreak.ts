@@ -3,7 +3,7 @@ import { clothLinesOf } from '../../table/markings.ts';
 import type { Table } from '../../table/table.ts';
 import type { BreakStroke } from './breakShot.ts';
 import { drawnBreak, playedBreak, studyBreak, type BreakQuestion, type BreakStudy } from './breakStudy.ts';
-import { worthOf, worthOfBreak, type Worth } from './breakWorth.ts';
+import { worthOf, worthOfBreak, type MeanWorth } from './breakWorth.ts';
 
 /** What a break may be: places as shares of the table's width (at snooker of the D's half width beside its middle), and so on. */
 const POOL = {
@@ -49,7 +49,7 @@ export interface BestBreak {
   readonly best: BreakStudy;
   readonly own: BreakStudy;
   /** By how much the best one is worth more than the breaker's own (see worthOfBreak). */
-  readonly gain: Worth;
+  readonly gain: MeanWorth;
 }
 
 /** The strokes that are tried: from all places, at all paces, on all aims. @param like its place along the table stays */

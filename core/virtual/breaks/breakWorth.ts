@@ -15,14 +15,14 @@ export function worthOfBreak(
   return down.length > 0 ? next : 0;
 }
 
-/** A mean and its standard error. */
-export interface Worth {
+/** A mean worth, −1…1, and its standard error. */
+export interface MeanWorth {
   readonly worth: number;
   readonly error: number;
 }
 
 /** The mean of some values and its standard error. @throws RangeError for no values */
-export function worthOf(values: readonly number[]): Worth {
+export function worthOf(values: readonly number[]): MeanWorth {
   const worth = mean(values);
   const spread = mean(values.map((each) => (each - worth) ** 2));
   return { worth, error: Math.sqrt(spread / values.length) };

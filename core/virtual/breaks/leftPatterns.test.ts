@@ -114,7 +114,7 @@ describe('tables that breaks leave', () => {
     expect(leftPatterns('reds', played, 2)).toMatchObject({ wentOn: 1, on: 1 });
   });
 
-  it('can be laid out again with their numbers, and the wing ball’s neighbours hardly move', () => {
+  it('can be laid out again with their numbers, and the ball before the wing ball rests within a hand’s breadth', () => {
     const question: BreakQuestion = {
       table: POOL,
       rack: { kind: 'nine', quality: RACK_QUALITIES.template },
@@ -131,6 +131,8 @@ describe('tables that breaks leave', () => {
       expect(laid).toHaveLength(there.length);
       for (const at of there) expect(Math.min(...laid.map((ball) => distance(ball, at)))).toBeLessThan(1e-9);
       expect(laid.map(({ id }) => id)).toContain('cue');
+      // The second ball on the breaker’s side, in half of the breaks.
+      expect(balls.find(({ place }) => place === 1)?.within).toBeLessThan(0.15);
     }
   });
 });

@@ -189,11 +189,13 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           kind={kind}
           stroke={stroke}
           onChange={change}
-          level={level}
-          onLevel={(next) => set({ level: next === 'team' ? null : next })}
-          players={players.data}
-          player={player}
-          onPlayer={setPlayer}
+          player={{
+            level,
+            onLevel: (next) => set({ level: next === 'team' ? null : next }),
+            players: players.data,
+            player,
+            onPlayer: setPlayer,
+          }}
           told={player === null ? undefined : fittedWords(fitted, pending)}
         />
         <StrokePanel strike={{ speed, tip, elevation }} onChange={(part) => change(part)} />

@@ -3,7 +3,6 @@ import { Link } from 'react-router';
 import { patternDrill } from '../../../core/drill/patternDrill.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { tableOf } from '../../../core/planning/position/prepared.ts';
-import { leftBy, type LeftPatterns } from '../../../core/virtual/breaks/leftPatterns.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { useDraftDrill } from '../../controls/useDraftDrill.ts';
 import { RunHead } from '../../planner/RunHead.tsx';
@@ -12,7 +11,7 @@ import { shotToLink, shotWith } from '../../table/labShot.ts';
 import { patternsHoldWords, patternWords } from '../../words/breakStudyWords.ts';
 import { percent } from '../../words/units.ts';
 import { leftPatternsOf } from '../../workers/break.ts';
-import type { BreakAsked } from '../../workers/breakProtocol.ts';
+import type { BreakAsked, LaidPatterns } from '../../workers/breakProtocol.ts';
 
 /** So many typical tables are told. */
 const PATTERNS = 3;
@@ -29,12 +28,12 @@ export function PatternsCard({ asked, onShow }: PatternsCardProps) {
   const viewer = useViewer();
   const openDraft = useDraftDrill();
   const { kind } = asked.rack;
-  const run = useOneRun<LeftPatterns>(JSON.stringify(asked), (onShare) =>
+  const run = useOneRun<LaidPatterns>(JSON.stringify(asked), (onShare) =>
     leftPatternsOf(asked, PATTERNS, onShare),
   );
   const left = run.answer;
-  const question = { ...asked, table: tableOf(asked.table) };
-  const tables = left?.patterns.map(({ number }) => leftBy(question, number)) ?? [];
+  const tables = left?.tables ?? [];
+  const table = tableOf(asked.table);
   const makeDrill = async () => {
     const stages = tables.map((balls, i) => ({ title: `Table ${nameOf(i)}`, balls }));
     const drill = patternDrill(asked.table.preset.id, kind, stages);
@@ -73,7 +72,7 @@ export function PatternsCard({ asked, onShow }: PatternsCardProps) {
               component={Link}
               size="xs"
               to={`/lab/order?${new URLSearchParams({
-                shot: shotToLink(shotWith(question.table, tables[i] ?? [])),
+                shot: shotToLink(shotWith(table, tables[i] ?? [])),
                 order,
               }).toString()}`}
             >

@@ -1,8 +1,9 @@
-import { Button, Group, Slider, Text, Title } from '@mantine/core';
+import { Button, Group, Text, Title } from '@mantine/core';
 import { useReducedMotion } from '@mantine/hooks';
 import { useEffect } from 'react';
 import type { RackKind } from '../../../core/rack/rack.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
+import { SliderField } from '../../controls/SliderField.tsx';
 import { openingLines } from '../../words/breakStudyWords.ts';
 import { useReplay, useReplayed } from '../../table/replay.ts';
 import { OpeningPicture } from './OpeningPicture.tsx';
@@ -54,15 +55,9 @@ export function SlowCard({ kind, preset, one }: SlowCardProps) {
             after={after}
             nameOf={broken.nameOf}
           />
-          <Group justify="space-between">
-            <Text size="sm" id="after-label">
-              After the first contact
-            </Text>
-            <Text size="sm">{(MS * after).toFixed(2)} ms</Text>
-          </Group>
-          <Slider
-            aria-labelledby="after-label"
-            thumbLabel="After the first contact"
+          <SliderField
+            name="After the first contact"
+            told={`${(MS * after).toFixed(2)} ms`}
             min={0}
             max={MS * SHOWN}
             step={0.02}

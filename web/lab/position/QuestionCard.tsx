@@ -1,8 +1,8 @@
 import { Group, MultiSelect, Select, SimpleGrid, Switch, Title } from '@mantine/core';
 import { memo } from 'react';
-import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import { OneOf, PocketField } from '../../controls/fields.tsx';
+import { PlayerFields } from '../../planner/PlayerFields.tsx';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
@@ -65,20 +65,12 @@ export const QuestionCard = memo(function QuestionCard({
           value={setting.after}
           onChange={(after) => onChange({ after })}
         />
-        <OneOf
-          label="A player of"
-          value={setting.level}
-          values={LEVEL_NAMES}
-          onChange={(level) => onChange({ level })}
-        />
-        <Select
-          label="as fitted to"
-          size="xs"
-          clearable
-          placeholder="the level"
-          data={(players ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-          value={player}
-          onChange={onPlayer}
+        <PlayerFields
+          level={setting.level}
+          onLevel={(level) => onChange({ level })}
+          players={players}
+          player={player}
+          onPlayer={onPlayer}
         />
       </SimpleGrid>
       <Group mt={8} gap="lg">
