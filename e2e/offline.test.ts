@@ -42,6 +42,8 @@ it('starts without the server, shows what it knows and how fresh that is, and a 
   const address = page.url();
   await page.keyboard.press('Space');
   await storedAttempts(page, 1);
+  for (const list of ['me', 'players', 'tables'])
+    await expect.poll(() => keptOnDevice(page, 'queries:', list)).toBe(true);
 
   await browser.context.setOffline(true);
   await page.keyboard.press('Space');

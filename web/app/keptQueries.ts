@@ -1,4 +1,10 @@
-import { dehydrate, hydrate, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import {
+  dehydrate,
+  hydrate,
+  type DehydratedState,
+  type QueryClient,
+  type QueryKey,
+} from '@tanstack/react-query';
 import { del, get, set } from 'idb-keyval';
 import { mixed, number, object } from 'yup';
 import { viewerQuery } from '../api/account.ts';
@@ -42,6 +48,27 @@ function isKept(key: QueryKey): boolean {
   return ROOMS.some((room) => room === key[0]) && key.length <= LONGEST_KEY;
 }
 
+/**
+ * What has been read, as it was read: a later question that failed takes nothing away, or a device that is without a
+ * server for some seconds would forget what it needs until the server is back.
+ */
+function asRead(queries: QueryClient): DehydratedState {
+  const state = dehydrate(queries, {
+    shouldDehydrateQuery: ({ queryKey, state: { data } }) => data !== undefined && isKept(queryKey),
+    shouldDehydrateMutation: () => false,
+  });
+  const succeeded = {
+    status: 'success',
+    error: null,
+    fetchFailureCount: 0,
+    fetchFailureReason: null,
+  } as const;
+  return {
+    ...state,
+    queries: state.queries.map((query) => ({ ...query, state: { ...query.state, ...succeeded } })),
+  };
+}
+
 /** Takes up what the person who was signed in last had read on this device; nothing when that is long ago. */
 export async function restoreQueries(queries: QueryClient, now: number): Promise<void> {
   // What is taken up stays until it is asked for.
@@ -61,12 +88,11 @@ export function keepQueries(queries: QueryClient, person: Person): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   const write = () => {
     timer = undefined;
-    const state = dehydrate(queries, {
-      shouldDehydrateQuery: ({ queryKey, state: { status } }) => status === 'success' && isKept(queryKey),
-      shouldDehydrateMutation: () => false,
-    });
+    const state = asRead(queries);
+    if (state.queries.length === 0) return;
+    const at = Math.max(...state.queries.map((query) => query.state.dataUpdatedAt));
     // Without room on the device the application still runs from the server.
-    set(keyOf(person.id), { version: VERSION, at: Date.now(), state }).catch(() => undefined);
+    set(keyOf(person.id), { version: VERSION, at, state }).catch(() => undefined);
   };
   const stop = queries.getQueryCache().subscribe(({ type, query }: CacheEvent) => {
     if (type === 'updated' && isKept(query.queryKey)) timer ??= setTimeout(write, WRITE_AFTER_MS);
