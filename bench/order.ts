@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { blankDrill } from '../core/drill/draft.ts';
 import { CUE_BALL, layOut } from '../core/drill/layout.ts';
-import { orderGameOf } from '../core/drill/orderGame.ts';
 import type { BallOnTable } from '../core/motion/shot.ts';
-import { CAREFUL, QUICK_LOOK } from '../core/planning/order/look.ts';
+import { joinShotTables } from '../core/planning/order/joinTables.ts';
+import { shareOfShots } from '../core/planning/order/orderShots.ts';
 import { OrderPlanner } from '../core/planning/order/planner.ts';
-import { COARSE, FINE, GLANCE, type TableDetail } from '../core/planning/order/shotTable.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { drillSchema, type Drill, type Order } from '../core/records/drill.ts';
 import { completeDrill } from '../core/records/drillText/complete.ts';
@@ -13,10 +12,13 @@ import { BLANK_SHOT } from '../core/records/loggedShot.ts';
 import { cueBall, POOL, SNOOKER } from '../core/testing/balls.ts';
 import { thrownTable } from '../core/testing/thrownTable.ts';
 import { ledgerOf } from '../core/virtual/ledger.ts';
+import { orderQuestion, type Detail, type Game, type OrderAsked } from './orderQuestion.ts';
+import { withOtherCore, type OtherCore } from './otherCore.ts';
 import { middle, type Figure } from './report.ts';
 
-/** The first table warms up; none is planned twice, for what is known of a ball's place is kept. */
+/** The first tables warm up; none is planned twice, for what is known of a ball's place is kept. */
 const WARM_UP = 1;
+const WARM_UPS = [WARM_UP, 7, 8];
 const SEEDS = [2, 3, 4, 5, 6];
 
 interface LyingTable {
@@ -24,33 +26,53 @@ interface LyingTable {
   readonly balls: readonly BallOnTable[];
 }
 
-function planned(order: Order, { cue, balls }: LyingTable, detail: TableDetail, table = POOL): number {
-  const onTable = balls.map(({ id }) => id);
-  const game = orderGameOf(order, { onTable, last: undefined, suit: undefined });
+/** Milliseconds on both cores until the stroke to play is known. */
+async function planned(
+  other: OtherCore,
+  order: Order,
+  { cue, balls }: LyingTable,
+  detail: Detail,
+  game: Game = 'pool',
+): Promise<number> {
+  const asked: OrderAsked = { game, order, balls, detail };
   const start = performance.now();
-  const error = executionErrorOf('team', table.preset.game);
-  OrderPlanner.of({
-    table,
-    balls,
-    game,
-    error,
-    detail,
-    look: detail === GLANCE ? QUICK_LOOK : CAREFUL,
-  })?.choose(game.start, cue, balls);
+  const theirs = other.share(asked);
+  const question = orderQuestion(asked);
+  const own = shareOfShots(question, { part: 0, of: 2 });
+  const shots = own && joinShotTables([own, await theirs]);
+  OrderPlanner.of({ ...question, shots })?.choose(question.game.start, cue, balls);
   return performance.now() - start;
 }
 
-/** Milliseconds on one thread until the stroke to play is known. */
-function planning(name: string, order: Order, n: number, detail: TableDetail, wanted: string): Figure {
-  planned(order, thrownTable(n, WARM_UP), detail);
-  const times = SEEDS.map((seed) => planned(order, thrownTable(n, seed), detail));
-  return { name, value: middle(times), unit: 'ms, one thread', wanted };
+const UNIT = 'ms, two threads';
+
+async function planning(
+  name: string,
+  order: Order,
+  n: number,
+  detail: Detail,
+  wanted: string,
+): Promise<Figure> {
+  return withOtherCore(async (other) => {
+    for (const seed of WARM_UPS) await planned(other, order, thrownTable(n, seed), detail);
+    const times: number[] = [];
+    for (const seed of SEEDS) times.push(await planned(other, order, thrownTable(n, seed), detail));
+    return { name, value: middle(times), unit: UNIT, wanted };
+  });
 }
 
 /** The same, once, of a table that takes long. */
-function planningOnce(name: string, order: Order, lying: LyingTable, wanted: string, table = POOL): Figure {
-  planned({ kind: 'rotation' }, thrownTable(3, WARM_UP), COARSE);
-  return { name, value: planned(order, lying, FINE, table), unit: 'ms, one thread', wanted };
+async function planningOnce(
+  name: string,
+  order: Order,
+  lying: LyingTable,
+  wanted: string,
+  game: Game = 'pool',
+): Promise<Figure> {
+  return withOtherCore(async (other) => {
+    await planned(other, { kind: 'rotation' }, thrownTable(3, WARM_UP), 'coarse');
+    return { name, value: await planned(other, order, lying, 'fine', game), unit: UNIT, wanted };
+  });
 }
 
 const SUITS: Order = {
@@ -103,18 +125,19 @@ function ledger(name: string): Figure {
 
 const REDS: Order = { kind: 'red and colour' };
 
-export const orders: Readonly<Record<string, () => Figure>> = {
-  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, GLANCE, 'under 300'),
-  'order.seven': () => planning('order.seven', { kind: 'any' }, 7, FINE, 'under 3,000'),
-  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, GLANCE, 'under 300'),
-  'order.nine': () => planning('order.nine', { kind: 'rotation' }, 9, FINE, 'under 3,000'),
-  'order.suit.first': () => planning('order.suit.first', SUITS, 15, GLANCE, 'under 2,000'),
+export const orders: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
+  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, 'glance', 'under 300'),
+  'order.seven': () => planning('order.seven', { kind: 'any' }, 7, 'fine', 'under 3,000'),
+  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, 'glance', 'under 300'),
+  'order.nine': () => planning('order.nine', { kind: 'rotation' }, 9, 'fine', 'under 3,000'),
+  'order.suit.first': () => planning('order.suit.first', SUITS, 15, 'glance', 'under 2,000'),
   'order.suit': () => planningOnce('order.suit', SUITS, thrownTable(15, 2), 'under 10,000'),
   'order.fifteen': () => planningOnce('order.fifteen', { kind: 'any' }, thrownTable(15, 2), 'under 20,000'),
-  'order.colours': () => planningOnce('order.colours', REDS, snooker('colours-home'), 'under 2,000', SNOOKER),
+  'order.colours': () =>
+    planningOnce('order.colours', REDS, snooker('colours-home'), 'under 2,000', 'snooker'),
   'order.threereds': () =>
-    planningOnce('order.threereds', REDS, snooker('three-red-break'), 'under 10,000', SNOOKER),
+    planningOnce('order.threereds', REDS, snooker('three-red-break'), 'under 10,000', 'snooker'),
   'order.lineup': () =>
-    planningOnce('order.lineup', REDS, snooker('colours-home', 15), 'under 30,000', SNOOKER),
+    planningOnce('order.lineup', REDS, snooker('colours-home', 15), 'under 30,000', 'snooker'),
   'ledger.seven': () => ledger('ledger.seven'),
 };

@@ -4,7 +4,7 @@ import { simulate } from '../core/motion/simulate.ts';
 import { leftOnTable } from '../core/planning/aftermath.ts';
 import { OrderPlanner } from '../core/planning/order/planner.ts';
 import { playOut } from '../core/planning/order/playOut.ts';
-import { FINE } from '../core/planning/order/shotTable.ts';
+import { FINE } from '../core/planning/order/tableDetail.ts';
 import { executionErrorOf, type LevelName } from '../core/player/levels.ts';
 import { createRandom, type Random } from '../core/random/random.ts';
 import { POOL } from '../core/testing/balls.ts';

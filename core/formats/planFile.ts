@@ -1,11 +1,12 @@
 import { toDegrees } from '../math/angle.ts';
 import { orderGameOf, suitChoices } from '../drill/orderGame.ts';
 import { bestChoice, type PlannedChoice, type PlayedChance } from '../planning/order/choices.ts';
-import { planOrder, type KeyBall, type PlannedProblem, type PlanStep } from '../planning/order/orderPlan.ts';
+import type { KeyBall, PlannedProblem, PlanStep } from '../planning/order/course.ts';
+import { planOrder } from '../planning/order/orderPlan.ts';
 import { MOST_NODES } from '../planning/order/nodes.ts';
 import type { BallAtStep } from '../planning/order/wishes.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
-import { COARSE, FINE, GLANCE } from '../planning/order/shotTable.ts';
+import { COARSE, FINE, GLANCE } from '../planning/order/tableDetail.ts';
 import { shotRulesOf, UNPLANNED } from '../virtual/shotRules.ts';
 import { checkLying, errorOf, isOfQuestion } from './questionFields.ts';
 import { lyingTableOf, planFileSchema, type PlanFile } from './planFileSchema.ts';

@@ -6,7 +6,7 @@ import { chanceAt, placeOnGrid } from '../planning/grid.ts';
 import { anyOrder, inOrder } from '../planning/order/anyOrder.ts';
 import { OrderPlanner } from '../planning/order/planner.ts';
 import { playOut } from '../planning/order/playOut.ts';
-import { COARSE } from '../planning/order/shotTable.ts';
+import { COARSE } from '../planning/order/tableDetail.ts';
 import { executionErrorOf } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import { solvePlant } from '../shot/plants.ts';

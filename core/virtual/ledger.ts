@@ -5,7 +5,7 @@ import type { Point } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import type { OrderGame } from '../planning/order/nodes.ts';
 import { OrderPlanner, type PlannedStroke } from '../planning/order/planner.ts';
-import { COARSE } from '../planning/order/shotTable.ts';
+import { COARSE } from '../planning/order/tableDetail.ts';
 import { cueBallAt } from '../planning/windowAmong.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import type { LoggedShot } from '../records/loggedShot.ts';

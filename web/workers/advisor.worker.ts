@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
 import { orderGameOf } from '../../core/drill/orderGame.ts';
 import { adviceAt } from '../../core/planning/order/advice.ts';
-import { bestPlace } from '../../core/planning/order/orderPlan.ts';
+import { bestPlace } from '../../core/planning/order/course.ts';
 import { OrderPlanner } from '../../core/planning/order/planner.ts';
-import { COARSE } from '../../core/planning/order/shotTable.ts';
+import { COARSE } from '../../core/planning/order/tableDetail.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import type { AdviceAsked, OrderAdvisor } from './advisorProtocol.ts';

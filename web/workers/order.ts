@@ -6,9 +6,9 @@ function inWorker<T>(work: (solver: Remote<OrderSolver>) => Promise<T>): Running
   return oneRun(new Worker(new URL('./order.worker.ts', import.meta.url), { type: 'module' }), work);
 }
 
-/** @param onRough told as soon as there is a rough plan */
-export function planInWorker(asked: OrderAsked, onRough: (answer: OrderTold) => void): Running<OrderTold> {
-  return inWorker<OrderTold>(async (solver) => solver.plan(asked, proxy(onRough)));
+/** @param onTold told of each answer on the way to the one that stays */
+export function planInWorker(asked: OrderAsked, onTold: (answer: OrderTold) => void): Running<OrderTold> {
+  return inWorker<OrderTold>(async (solver) => solver.plan(asked, proxy(onTold)));
 }
 
 /** The plan for each level. @param onLevel told of each as it is there */

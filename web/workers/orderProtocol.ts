@@ -21,7 +21,7 @@ export interface OrderAsked {
   readonly error: ExecutionError;
 }
 
-/** An answer, and whether a closer one is still to come. */
+/** An answer, and whether a closer plan is still to come. A plan that was not played yet says so by its number of play-outs. */
 export type OrderTold = OrderAnswer & { readonly rough: boolean };
 
 /** The plan of a player of a level, planned roughly. */
@@ -32,8 +32,8 @@ export interface LevelTold {
 
 /** What the worker for orders does. */
 export interface OrderSolver {
-  /** @param onRough told as soon as there is a rough plan */
-  plan(asked: OrderAsked, onRough: (answer: OrderTold) => void): Promise<OrderTold>;
+  /** @param onTold told of the rough plan before it is played and after, and of the closer one while it is played */
+  plan(asked: OrderAsked, onTold: (answer: OrderTold) => void): Promise<OrderTold>;
   /** The same table for each level. @param onLevel told of each as it is there */
   levels(asked: OrderAsked, onLevel: (told: LevelTold) => void): Promise<void>;
 }

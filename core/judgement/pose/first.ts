@@ -1,7 +1,7 @@
 import { adviceAt } from '../../planning/order/advice.ts';
 import { anyOrder } from '../../planning/order/anyOrder.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
-import { WIDE } from '../../planning/order/shotTable.ts';
+import { WIDE } from '../../planning/order/tableDetail.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import type { Poser } from './poser.ts';
 import { liesApart, thrown } from './thrown.ts';

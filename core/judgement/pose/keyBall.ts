@@ -1,6 +1,6 @@
 import { anyOrder } from '../../planning/order/anyOrder.ts';
 import { planOrder } from '../../planning/order/orderPlan.ts';
-import { WIDE } from '../../planning/order/shotTable.ts';
+import { WIDE } from '../../planning/order/tableDetail.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import type { Poser } from './poser.ts';
 import { bestFirst, liesApart, thrown } from './thrown.ts';

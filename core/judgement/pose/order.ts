@@ -1,7 +1,7 @@
 import { anyOrder, inOrder } from '../../planning/order/anyOrder.ts';
 import { QUICK_LOOK } from '../../planning/order/look.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
-import { WIDE } from '../../planning/order/shotTable.ts';
+import { WIDE } from '../../planning/order/tableDetail.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import type { DifficultyRanges } from '../kinds.ts';
 import type { OrderWorth } from '../question.ts';

@@ -3,7 +3,7 @@ import { contactDistance } from '../../motion/ballBall.ts';
 import { placeOnGrid } from '../../planning/grid.ts';
 import { inOrder } from '../../planning/order/anyOrder.ts';
 import { OrderPlanner } from '../../planning/order/planner.ts';
-import { COARSE } from '../../planning/order/shotTable.ts';
+import { COARSE } from '../../planning/order/tableDetail.ts';
 import { executionErrorOf } from '../../player/levels.ts';
 import type { DifficultyRanges } from '../kinds.ts';
 import type { Poser } from './poser.ts';

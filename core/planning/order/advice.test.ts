@@ -4,7 +4,7 @@ import { ball, cueBall, POOL } from '../../testing/balls.ts';
 import { adviceAt, costOfChoice } from './advice.ts';
 import { anyOrder } from './anyOrder.ts';
 import { OrderPlanner } from './planner.ts';
-import { COARSE } from './shotTable.ts';
+import { COARSE } from './tableDetail.ts';
 
 it('has each ball that can be played once, the best first, and costs a choice by what it is behind', () => {
   const balls = [ball('1', 0.12, 0.12), ball('2', 2.3, 1.22), ball('3', 1.8, 0.4)];

@@ -7,8 +7,8 @@ export interface PlayedChance extends ShareInterval {
   readonly plays: number;
 }
 
-/** What one of the choices before the first shot comes to. */
-export interface PlannedChoice extends PlayedChance {
+/** What one of the choices before the first shot is, as its plan goes. */
+export interface ChoiceCourse {
   /** Its balls as the plan takes them, and whether that is all of them. */
   readonly order: readonly string[];
   readonly complete: boolean;
@@ -21,6 +21,9 @@ export interface PlannedChoice extends PlayedChance {
   /** Balls that lie close together, where one of its own is among them. */
   readonly clusters: readonly (readonly string[])[];
 }
+
+/** The same with its chance. */
+export interface PlannedChoice extends PlayedChance, ChoiceCourse {}
 
 /** An interval's end may be a rounding short of the share itself. */
 const ROUNDING = 1e-9;

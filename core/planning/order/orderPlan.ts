@@ -1,92 +1,33 @@
-import { distance, type Point } from '../../math/point.ts';
-import { samplePath } from '../../motion/path.ts';
-import type { CushionName } from '../../table/cushions.ts';
-import { cushionsOf } from '../stops.ts';
-import type { ProblemBall } from './problemBalls.ts';
-import { blockedBalls, type BlockedBall } from './blockedBalls.ts';
-import type { BallOnTable, Shot } from '../../motion/shot.ts';
-import { simulate } from '../../motion/simulate.ts';
-import { respotPlace } from '../../rack/respot.ts';
+import type { Point } from '../../math/point.ts';
 import { createRandom } from '../../random/random.ts';
-import { isOnTable } from '../../shot/outcome.ts';
 import { wilson } from '../../statistics/wilson.ts';
-import type { PocketName } from '../../table/pockets.ts';
-import { chanceAt, placeOnGrid, type PositionWindow } from '../grid.ts';
-import { cueBallAt } from '../windowAmong.ts';
-import { ownBalls, type PlannedChoice, type PlayedChance } from './choices.ts';
-import { clustersOf } from './clusters.ts';
-import { playOut, type ClearanceEnd, type OrderPlace } from './playOut.ts';
+import { blockedBalls, type BlockedBall } from './blockedBalls.ts';
+import type { PlannedChoice, PlayedChance } from './choices.ts';
+import { courseOf, type CourseRequest, type OrderCourse } from './course.ts';
+import { CLEARANCE_ENDS, playOut, type ClearanceEnd, type OrderPlace } from './playOut.ts';
 import { OrderPlanner, type OrderQuestion } from './planner.ts';
 
 /** What is asked beside the balls and the order. */
-export interface PlanRequest<S> extends OrderQuestion<S> {
-  /** Undefined when it is in hand: the best place is looked for. */
-  readonly cue: BallOnTable | undefined;
-  /** Where a cue ball in hand may lie, metres; undefined for anywhere. */
-  readonly places?: readonly Point[] | undefined;
+export interface PlanRequest<S> extends CourseRequest<S> {
   readonly seed: number;
   /** Fresh play-outs by which the chance is told, ≥ 1: so many at most. */
   readonly plays: number;
   /** Whether no more play-outs are to be begun, once a few were played; left out, all are. */
   readonly isTimeUp?: (() => boolean) | undefined;
-  /** What may be chosen before the first shot, such as the suit: each is played out as well. */
-  readonly choices?: readonly S[];
 }
 
-/** One step of a plan. */
-export interface PlanStep {
-  readonly ball: string;
-  readonly pocket: PocketName;
-  readonly shot: Shot;
-  /** Of this pot, and of clearing from here on, as the plan has it, 0…1. */
-  readonly chance: number;
-  readonly value: number;
-  /** Where the cue ball stops as planned, metres. */
-  readonly landing: Point;
-  /** How far the cue ball goes, metres, and the cushions that it meets, in order. */
-  readonly travel: number;
-  readonly cushions: readonly CushionName[];
-  /** What each place of the cue ball is worth before this shot: the chance of clearing from there. */
-  readonly worth: PositionWindow;
-  /** The best stroke at another ball, and what it is worth less; undefined where there is none. */
-  readonly alternative:
-    { readonly ball: string; readonly pocket: PocketName; readonly costs: number } | undefined;
-}
-
-/** The ball that must go when it goes: another one in its place costs most. */
-export interface KeyBall {
-  readonly step: number;
-  readonly ball: string;
-  readonly instead: string;
-  /** Of the chance of clearing, 0…1. */
-  readonly costs: number;
-}
-
-/** A ball that is hard to come at, and when the plan deals with it. */
-export interface PlannedProblem extends ProblemBall {
-  /** Its step; undefined where the plan does not come to it. */
-  readonly step: number | undefined;
-}
+/** How often play-outs ended how. */
+export type Ends = Readonly<Partial<Record<ClearanceEnd, number>>>;
 
 /** What a plan comes to. */
-export interface OrderPlan {
+export interface OrderPlan extends Omit<OrderCourse<unknown>, 'cue' | 'choices'> {
   readonly cue: Point;
-  readonly steps: readonly PlanStep[];
-  /** The steps come to the end of the order; if not, nothing is on from where they stop. */
-  readonly complete: boolean;
   /** Of clearing, by fresh play-outs, with the interval that holds it in nine of ten cases. */
   readonly chance: PlayedChance;
   /** The same for each of the choices, by the same luck. */
   readonly choices: readonly PlannedChoice[];
-  readonly ends: Readonly<Partial<Record<ClearanceEnd, number>>>;
-  readonly states: number;
-  /** Undefined where no step has another ball that would cost more than can be told. */
-  readonly keyBall: KeyBall | undefined;
-  readonly problems: readonly PlannedProblem[];
+  readonly ends: Ends;
 }
-
-/** Places in hand that are looked at closely, the best by the map. */
-const PLACES = 6;
 
 /** Of fewer play-outs nothing can be said, however little time there is. */
 const FEWEST_PLAYS = 8;
@@ -104,152 +45,63 @@ export type OrderAnswer =
  * @throws RangeError for fewer than one play-out
  */
 export function planOrder<S>(request: PlanRequest<S>): OrderAnswer {
-  const { table, game, balls, plays } = request;
+  const { table, game, balls, plays, seed, isTimeUp } = request;
   if (plays < 1) throw new RangeError('planOrder: plays must be at least 1');
   const planner = OrderPlanner.of(request);
   if (planner === undefined) return { kind: 'too many' };
-  const cue = request.cue ?? bestPlace({ table, state: game.start, balls }, planner, request.places);
-  if (cue === undefined) return { kind: 'none', blocked: blockedBalls(table, balls) };
-  const { steps, complete } = walk(request, planner, { state: game.start, cue, balls });
-  if (steps.length === 0) return { kind: 'none', blocked: blockedBalls(table, balls) };
-  const ends = endsFrom(request, planner, { state: game.start, cue, balls });
-  const problems = planner.problems();
-  const choices = (request.choices ?? []).map((choice): PlannedChoice => {
-    const from = { state: choice, cue, balls };
-    const way = walk(request, planner, from);
-    const own = ownBalls(game, choice);
-    return {
-      ...chanceOf(endsFrom(request, planner, from)),
-      order: way.steps.map(({ ball }) => ball),
-      complete: way.complete,
-      travel: way.steps.reduce((sum, { travel }) => sum + travel, 0),
-      longest: way.steps.reduce((most, { travel }) => Math.max(most, travel), 0),
-      hard: problems.flatMap(({ ball }) => (own.includes(ball) ? [ball] : [])),
-      clusters: clustersOf(balls).filter((ids) => ids.some((id) => own.includes(id))),
-      spare: planner.openBalls().filter((id) => own.includes(id)),
-    };
-  });
-  const plan: OrderPlan = {
-    cue: { x: cue.x, y: cue.y },
-    steps,
-    complete,
-    chance: chanceOf(ends),
-    choices,
-    ends,
-    states: planner.size,
-    keyBall: keyBall(steps),
-    problems: problems.map((problem) => {
-      const step = steps.findIndex(({ ball }) => ball === problem.ball);
-      return { ...problem, step: step === -1 ? undefined : step };
-    }),
+  const course = courseOf(request, planner);
+  if (course === undefined) return { kind: 'none', blocked: blockedBalls(table, balls) };
+  const { cue } = course;
+  const endsFrom = (state: S) => {
+    const ends: Ends[] = [];
+    for (let k = 0; k < plays && (k < FEWEST_PLAYS || isTimeUp?.() !== true); k++)
+      ends.push(playEnds(request, planner, { state, cue, balls }, seed, [k]));
+    return addedEnds(ends);
   };
+  const plan = playedPlan(
+    course,
+    endsFrom(game.start),
+    course.choices.map(({ state }) => endsFrom(state)),
+  );
   return { kind: 'plan', plan };
 }
 
-/** The strokes of a plan as they go when each does what it is planned to. */
-function walk<S>(
-  { table, game, balls }: PlanRequest<S>,
-  planner: OrderPlanner<S>,
-  from: OrderPlace<S>,
-): Pick<OrderPlan, 'steps' | 'complete'> {
-  const steps: PlanStep[] = [];
-  let { state, cue: at, balls: left } = from;
-  while (!game.isCleared(state)) {
-    const strokes = planner.strokes(state, at, left);
-    const [first] = strokes;
-    const worth = planner.mapOf(state);
-    if (first === undefined || worth === undefined) break;
-    const best = planner.judged(state, first);
-    const { rest, paths, duration } = simulate(best.shot, { paths: true });
-    const way = paths?.find(({ id }) => id === at.id);
-    const landed = rest.find(({ id }) => id === at.id);
-    const fell = rest.some(({ id, pocket }) => id === best.ball && pocket === best.pocket);
-    if (!fell || landed === undefined || !isOnTable(landed)) break;
-    const second = strokes.find(({ ball }) => ball !== best.ball);
-    const other = second && planner.judged(state, second);
-    steps.push({
-      ball: best.ball,
-      pocket: best.pocket,
-      shot: best.shot,
-      chance: best.chance,
-      value: best.value,
-      landing: { x: landed.x, y: landed.y },
-      travel: way === undefined ? 0 : lengthOf(samplePath(way, duration)),
-      cushions: cushionsOf(best.shot),
-      worth,
-      alternative: other && {
-        ball: other.ball,
-        pocket: other.pocket,
-        costs: Math.max(0, best.value - other.value),
-      },
-    });
-    state = game.after(state, best.ball, best.pocket);
-    at = { ...at, x: landed.x, y: landed.y };
-    const onTable = game.onTable(state);
-    const there = balls.filter(({ id }) => onTable.includes(id));
-    const others = [at, ...there.filter(({ id }) => id !== best.ball)];
-    // The ball that was potted may be among them: then it comes back.
-    left = there.map((ball) =>
-      ball.id === best.ball ? { ...ball, ...respotPlace(table.preset, ball, others) } : ball,
-    );
-  }
-  return { steps, complete: game.isCleared(state) };
+/** A course with what its play-outs told. @param choices ends of each choice's play-outs */
+export function playedPlan<S>(course: OrderCourse<S>, ends: Ends, choices: readonly Ends[]): OrderPlan {
+  const { cue, ...rest } = course;
+  return {
+    ...rest,
+    cue: { x: cue.x, y: cue.y },
+    chance: chanceOf(ends),
+    choices: course.choices.map((choice, i) => ({ ...chanceOf(choices[i] ?? {}), ...choice.course })),
+    ends,
+  };
 }
 
-type Ends = Readonly<Partial<Record<ClearanceEnd, number>>>;
+/** How some of a plan's play-outs from a place end. @param numbers of the play-outs: the same end the same, in any thread */
+export function playEnds<S>(
+  question: OrderQuestion<S>,
+  planner: OrderPlanner<S>,
+  from: OrderPlace<S>,
+  seed: number,
+  numbers: readonly number[],
+): Ends {
+  const random = createRandom(seed);
+  return addedEnds(numbers.map((k) => ({ [playOut(question, planner, from, random.fork(k)).end]: 1 })));
+}
 
+/** Ends of several lots of play-outs together. */
+export function addedEnds(lots: readonly Ends[]): Ends {
+  const sum: Partial<Record<ClearanceEnd, number>> = {};
+  for (const end of CLEARANCE_ENDS) {
+    const times = lots.reduce((so, lot) => so + (lot[end] ?? 0), 0);
+    if (times > 0) sum[end] = times;
+  }
+  return sum;
+}
+
+/** With no play-outs nothing is known: 0 to 1. */
 function chanceOf(ends: Ends): PlayedChance {
   const plays = Object.values(ends).reduce((sum, n) => sum + n, 0);
   return { ...wilson(ends.cleared ?? 0, plays), plays };
-}
-
-/** How the plan's play-outs from a place end. */
-function endsFrom<S>(request: PlanRequest<S>, planner: OrderPlanner<S>, from: OrderPlace<S>): Ends {
-  const ends: Partial<Record<ClearanceEnd, number>> = {};
-  const random = createRandom(request.seed);
-  const { plays, isTimeUp } = request;
-  for (let k = 0; k < plays && (k < FEWEST_PLAYS || isTimeUp?.() !== true); k++) {
-    const { end } = playOut(request, planner, from, random.fork(k));
-    ends[end] = (ends[end] ?? 0) + 1;
-  }
-  return ends;
-}
-
-const lengthOf = (points: readonly Point[]) =>
-  points.reduce((sum, point, i) => sum + (i === 0 ? 0 : distance(points[i - 1]!, point)), 0);
-
-/** Less than this cannot be told from nothing by what a plan tries, 0…1. */
-const LEAST_COST = 0.02;
-
-/** The step whose ball another one in its place would cost most; of equals the first. */
-function keyBall(steps: readonly PlanStep[]): KeyBall | undefined {
-  let key: KeyBall | undefined;
-  for (const [step, { ball, alternative }] of steps.entries()) {
-    if (alternative === undefined || alternative.costs < Math.max(LEAST_COST, (key?.costs ?? 0) + 1e-9))
-      continue;
-    key = { step, ball, instead: alternative.ball, costs: alternative.costs };
-  }
-  return key;
-}
-
-/**
- * The place in hand from which the plan is worth most; undefined when nothing is on from any.
- * @param state where the order stands @param balls object balls as they lie @param places where it may lie, metres; undefined for anywhere
- */
-export function bestPlace<S>(
-  { table, state, balls }: { readonly state: S } & Pick<OrderQuestion<S>, 'table' | 'balls'>,
-  planner: OrderPlanner<S>,
-  places: readonly Point[] | undefined,
-): BallOnTable | undefined {
-  const map = planner.mapOf(state);
-  if (map === undefined) return undefined;
-  const anywhere = () => [...map.chances.keys()].map((index) => placeOnGrid(map, index));
-  const best = (places ?? anywhere())
-    .map((place) => ({ cue: cueBallAt(table, place), chance: chanceAt(map, place) }))
-    .filter(({ cue }) => balls.every((ball) => distance(ball, cue) > ball.radius + cue.radius))
-    .sort((a, b) => b.chance - a.chance)
-    .slice(0, PLACES)
-    .map(({ cue }) => ({ cue, value: planner.choose(state, cue, balls)?.value ?? 0 }))
-    .sort((a, b) => b.value - a.value)[0];
-  return best !== undefined && best.value > 0 ? best.cue : undefined;
 }

@@ -17,7 +17,9 @@ import type { OrderGame } from './nodes.ts';
 import { planOrder } from './orderPlan.ts';
 import { OrderPlanner } from './planner.ts';
 import { playOut } from './playOut.ts';
-import { COARSE } from './shotTable.ts';
+import { joinShotTables } from './joinTables.ts';
+import { shareOfShots } from './orderShots.ts';
+import { COARSE } from './tableDetail.ts';
 
 const TEAM = executionErrorOf('team', 'pool');
 
@@ -264,6 +266,9 @@ describe('a plan for a table', () => {
       from = landing;
     }
     expect(planOrder(request)).toEqual(answer);
+    // Shots worked out elsewhere make the same plan.
+    const shots = [1, 0].map((part) => shareOfShots(request, { part, of: 2 })!);
+    expect(planOrder({ ...request, shots: joinShotTables(shots) })).toEqual(answer);
     // Held to two places it takes one of them.
     const places = [
       { x: 0.4, y: 0.4 },

@@ -5,7 +5,7 @@ import { buttOf, hampered } from '../../player/cueing.ts';
 import { errorAsCued } from '../../player/asCued.ts';
 import { executedWith, type Draws } from '../../player/execute.ts';
 import type { ExecutionError } from '../../player/levels.ts';
-import { acceptanceOf, type Acceptance } from '../../shot/acceptance.ts';
+import type { Acceptance } from '../../shot/acceptance.ts';
 import { acceptanceNear } from '../../shot/acceptanceNear.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
@@ -14,20 +14,14 @@ import type { Table } from '../../table/table.ts';
 import { roughPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
 import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
-import { MANY_NODES, MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
+import { MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
 import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS } from './draws.ts';
 import { CAREFUL, type Look } from './look.ts';
 import { hasMoved, opennessOf } from './movedBalls.ts';
 import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
-import {
-  buildShotTable,
-  isWanted,
-  mayCue,
-  WIDE,
-  type ShotRules,
-  type ShotTable,
-  type TableDetail,
-} from './shotTable.ts';
+import { FEW, orderShots, potsAlone } from './orderShots.ts';
+import { isWanted, mayCue, type ShotRules, type ShotTable } from './shotTable.ts';
+import type { TableDetail } from './tableDetail.ts';
 import { valuesOf, type Values } from './values.ts';
 
 /** What a plan is asked for. */
@@ -43,6 +37,8 @@ export interface OrderQuestion<S> extends ShotRules {
   readonly ahead?: number | undefined;
   /** How closely the strokes of a shot are looked at; left out, as closely as a plan that is shown. */
   readonly look?: Look | undefined;
+  /** The question's shots, where other threads have worked them out. */
+  readonly shots?: ShotTable | undefined;
 }
 
 /** A stroke that a plan proposes. */
@@ -58,8 +54,6 @@ export interface PlannedStroke {
 
 /** The closed form of a pot's chance weighs as much as so many executions. */
 const PRIOR = 12;
-/** Of so few legal balls it is looked whether one of them can be seen. */
-const FEW = 2;
 /**
  * What a certain pot is worth after which the plan sees no way to the end: a grid is coarse, and something may turn up. With
  * nothing at all there would be no difference between strokes.
@@ -95,21 +89,13 @@ export class OrderPlanner<S> {
     nodes: readonly OrderNode[],
     like: OrderPlanner<S> | undefined,
   ) {
-    const { table, balls, error } = question;
-    const wanted = nodes.length > MANY_NODES ? WIDE : question.detail;
-    // Where one or two balls have their turn at a time, each needs its own lines, and no more.
-    const detail = nodes.every(({ legal }) => legal.length <= FEW) ? { ...wanted, lines: 0 } : wanted;
-    // As if each ball lay there alone: the others are kept as what is in the way.
-    const pots =
-      like === undefined
-        ? balls.flatMap((ball) => potLines(table, [ball], [ball.id], acceptanceOf))
-        : like.#lines;
+    const pots = like === undefined ? potsAlone(question) : like.#lines;
     this.#lines = pots;
     this.#acceptances = new Map(
       pots.map(({ object, pocket, acceptance }) => [placeKey(object, pocket), acceptance]),
     );
-    const shots =
-      like === undefined ? buildShotTable(table, balls, pots, error, detail, question) : like.#shots;
+    const known = like === undefined ? question.shots : like.#shots;
+    const shots = known ?? orderShots(question, nodes, pots);
     this.#question = question;
     this.#list = nodes;
     this.#nodes = new Map(nodes.map(({ key }, i) => [key, i]));

@@ -9,10 +9,18 @@ import { isOnTable } from '../../shot/outcome.ts';
 import { ELSEWHERE } from './movedBalls.ts';
 import { MANY_NODES } from './nodes.ts';
 import { OrderPlanner, type OrderQuestion } from './planner.ts';
-import { COARSE } from './shotTable.ts';
+import { COARSE } from './tableDetail.ts';
 
 /** Why a clearance ended. */
-export type ClearanceEnd = 'cleared' | 'missed' | 'in-off' | 'wrong ball' | 'condition broken' | 'nothing on';
+export const CLEARANCE_ENDS = [
+  'cleared',
+  'missed',
+  'in-off',
+  'wrong ball',
+  'condition broken',
+  'nothing on',
+] as const;
+export type ClearanceEnd = (typeof CLEARANCE_ENDS)[number];
 
 /** A clearance that was played by a plan. */
 export interface PlayedOrder {

@@ -5,7 +5,8 @@ import { acceptanceOf } from '../../shot/acceptance.ts';
 import { ball, POOL } from '../../testing/balls.ts';
 import { potLines } from '../potOptions.ts';
 import { problemBalls } from './problemBalls.ts';
-import { buildShotTable, COARSE } from './shotTable.ts';
+import { buildShotTable } from './shotTable.ts';
+import { COARSE } from './tableDetail.ts';
 
 function problemsOf(balls: readonly BallOnTable[]) {
   const lines = balls.flatMap((each) => potLines(POOL, [each], [each.id], acceptanceOf));

@@ -6,7 +6,9 @@ import { thrownTable } from '../../testing/thrownTable.ts';
 import { placeOnGrid } from '../grid.ts';
 import { potLines, potOptions } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
-import { buildShotTable, COARSE } from './shotTable.ts';
+import { joinShotTables } from './joinTables.ts';
+import { buildShotTable } from './shotTable.ts';
+import { COARSE, GLANCE } from './tableDetail.ts';
 
 const ERROR = executionErrorOf('match', 'pool');
 /** Of a pot that nobody overlooks. */
@@ -36,5 +38,18 @@ describe('a table of shots', () => {
     expect(easy).toBeGreaterThan(50);
     // A few do not go at any of its paces.
     expect(kept / easy).toBeGreaterThan(0.97);
+  });
+
+  it('is the same from three threads, each with its share of the places, as from one', () => {
+    const { balls } = thrownTable(5, 4);
+    const lines = balls.flatMap((ball) => potLines(POOL, [ball], [ball.id], acceptanceOf));
+    const detail = { ...GLANCE, step: 0.3 };
+    const share = (part: number) => buildShotTable(POOL, balls, lines, ERROR, detail, {}, { part, of: 3 });
+    const whole = buildShotTable(POOL, balls, lines, ERROR, detail);
+    expect(whole.ball.length).toBeGreaterThan(300);
+    const shares = [share(2), share(0), share(1)];
+    for (const { ball } of shares) expect(ball.length).toBeLessThan(0.6 * whole.ball.length);
+    expect(joinShotTables(shares)).toEqual(whole);
+    expect(() => joinShotTables([])).toThrow(RangeError);
   });
 });

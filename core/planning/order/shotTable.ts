@@ -11,58 +11,12 @@ import type { Table } from '../../table/table.ts';
 import { toRadians } from '../../math/angle.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
 import { hinderedBits } from './hindered.ts';
-import { FIVE, landingsAround, THREE, type Spread } from './landings.ts';
+import type { TableDetail } from './tableDetail.ts';
+import { landingsAround } from './landings.ts';
 import { roughChance, type PotLine } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
 
-/** How finely strokes are looked at. */
-export interface TableDetail {
-  /** Widest distance between two places of the cue ball on a pool table of nine feet, metres; on others in proportion. */
-  readonly step: number;
-  /** Paces of the cue, m/s, and heights of the tip, ball radii. */
-  readonly speeds: readonly number[];
-  readonly heights: readonly number[];
-  /** Executions of each stroke, by what it does with their errors of pace and height. */
-  readonly spread: Spread;
-  /** Pots of a place that are followed up: the likeliest, and of each ball, whose turn may come, its own likeliest. */
-  readonly lines: number;
-  readonly linesOfBall: number;
-}
-
 const NINE_FOOT_M2 = 2.54 * 1.27;
-
-/** An answer within a moment. */
-export const COARSE: TableDetail = {
-  step: 0.16,
-  speeds: [0.9, 1.5, 2.4],
-  heights: [-0.35, 0.05, 0.4],
-  spread: FIVE,
-  lines: 7,
-  linesOfBall: 1,
-};
-
-/** For a table that is planned once, for the few shots that are left. */
-export const GLANCE: TableDetail = {
-  step: 0.2,
-  speeds: [1, 1.6, 2.6],
-  heights: [-0.35, 0.3],
-  spread: THREE,
-  lines: 5,
-  linesOfBall: 1,
-};
-
-/** For orders with very many states. */
-export const WIDE: TableDetail = { ...COARSE, step: 0.18, spread: THREE, lines: 6 };
-
-/** The answer that is played by. */
-export const FINE: TableDetail = {
-  step: 0.1,
-  speeds: [0.75, 1.1, 1.6, 2.3, 3.3],
-  heights: [-0.35, 0.05, 0.4],
-  spread: FIVE,
-  lines: 9,
-  linesOfBall: 2,
-};
 
 /** Pots less likely than this from a place are not followed up. */
 const LEAST_CHANCE = 0.08;
@@ -85,6 +39,14 @@ export interface ShotTable {
   readonly along: Float32Array;
   readonly across: Float32Array;
 }
+
+/** A share of the places of a grid, for one of several threads: every so many-th, so that each has as much to do. */
+export interface TableShare {
+  /** 0 … of − 1. */
+  readonly part: number;
+  readonly of: number;
+}
+const WHOLE: TableShare = { part: 0, of: 1 };
 
 /** Fills the rows of a table. */
 class Rows {
@@ -206,6 +168,7 @@ function tryStroke(
  * are kept as what is in the way. So one table serves every set of balls that is left.
  * @param balls object balls where they lie, at most 31 @param lines the pots, as if no other ball were in the way
  * @param rules strokes that break them, the two balls alone on the table, are left out
+ * @param share the places that are played from; left out, all
  */
 export function buildShotTable(
   table: Table,
@@ -214,6 +177,7 @@ export function buildShotTable(
   error: ExecutionError,
   detail: TableDetail,
   rules: ShotRules = {},
+  { part, of }: TableShare = WHOLE,
 ): ShotTable {
   const { length, width } = table.preset;
   const grid = emptyGrid(table, detail.step * Math.sqrt((length * width) / NINE_FOOT_M2));
@@ -225,6 +189,7 @@ export function buildShotTable(
   const spread = toRadians(error.directionDeg);
   for (let g = 0; g < places; g++) {
     first[g] = rows.ball.length;
+    if (g % of !== part) continue;
     const cue = cueBallAt(table, placeOnGrid(grid, g));
     const here: StrokeFromHere[] = [];
     const looks = lines

@@ -3,7 +3,7 @@ import { useCallbackRef, useDebouncedValue } from '@mantine/hooks';
 import { useCallback, useMemo, useReducer, useState, type KeyboardEvent } from 'react';
 import type { Point } from '../../../core/math/point.ts';
 import type { Shot } from '../../../core/motion/shot.ts';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import { listedWishes, NO_WISHES, type OrderWishes } from '../../../core/planning/order/wishes.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';

@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import type { Dispatch } from 'react';
 import { drillFromOrder } from '../../../core/drill/orderDrill.ts';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import type { LevelName } from '../../../core/player/levels.ts';
 import type { Condition } from '../../../core/records/drill.ts';
 import { useViewer } from '../../api/viewer.ts';

@@ -1,5 +1,5 @@
 import { Table, Text, Title, UnstyledButton } from '@mantine/core';
-import { percent } from '../../words/units.ts';
+import { rangeWords } from '../../planner/order/planWords.ts';
 import { planIn, VIEWS, type FoundPlan, type OrderView } from './useOrders.ts';
 import type { OrderPlanning } from '../../planner/order/useOrderPlan.ts';
 
@@ -48,7 +48,7 @@ export function OrdersCard({ plannings, view, step, onLook }: OrdersCardProps) {
               <Table.Th key={name}>
                 {VIEW_WORDS[name]}
                 <Text size="xs" c="dimmed">
-                  {Math.round(100 * found.chance.low)} to {percent(found.chance.high)}
+                  {rangeWords(found.chance)}
                 </Text>
               </Table.Th>
             ))}

@@ -1,5 +1,5 @@
 import { Button, Group, Select } from '@mantine/core';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import { listedWishes, type OrderWishes } from '../../../core/planning/order/wishes.ts';
 import { POCKET_NAMES } from '../../../core/table/pockets.ts';
 import { pocketWords } from '../../words/places.ts';

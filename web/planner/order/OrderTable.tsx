@@ -2,7 +2,7 @@ import { memo, useMemo, type KeyboardEvent } from 'react';
 import type { Point } from '../../../core/math/point.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import type { Table } from '../../../core/table/table.ts';
 import type { DragPhase } from '../../table/ballDrag.ts';
 import { LandingMark, PathMark } from '../../table/marks.tsx';

@@ -1,6 +1,6 @@
 import { Button, Group, Loader, Text, Title, UnstyledButton } from '@mantine/core';
 import { memo, type ReactNode } from 'react';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import { pocketWords } from '../../words/places.ts';
 import { useWords } from '../../words/useWords.ts';
 import type { OrderTold } from '../../workers/orderProtocol.ts';

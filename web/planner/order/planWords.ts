@@ -1,5 +1,6 @@
 import { bestChoice, type PlannedChoice, type PlayedChance } from '../../../core/planning/order/choices.ts';
-import { type OrderPlan, type PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
+import type { OrderPlan } from '../../../core/planning/order/orderPlan.ts';
 import { pocketWords } from '../../words/places.ts';
 import { counted, percent } from '../../words/units.ts';
 import type { Vocabulary } from '../../words/vocabulary.ts';
@@ -9,11 +10,14 @@ export const ALIKE = 0.02;
 
 export const list = (ids: readonly string[]) => ids.map((id) => `the ${id}`).join(' and ');
 
-/** "Played 60 times, it cleared 43: a chance of 61 to 80 %." */
+/** "Played 60 times, it cleared 43: a chance of 61 to 80 %."; before it was played, that it is. */
 export function chanceWords({ chance, complete }: OrderPlan, rough: boolean): string {
   const { share, plays } = chance;
   const made = Math.round(share * plays);
-  const told = `Played ${plays} times, it cleared ${made}: a chance of ${rangeWords(chance)}.`;
+  const told =
+    plays === 0
+      ? 'It is being played for its chance.'
+      : `Played ${plays} times, it cleared ${made}: a chance of ${rangeWords(chance)}.`;
   const end = complete ? '' : ' The plan does not reach the end: nothing is on after its last shot.';
   return `${rough ? 'First look. ' : ''}${told}${end}`;
 }
@@ -37,8 +41,9 @@ export function adviceWords({ keyBall, problems, choices }: OrderPlan): readonly
   return [...suitWords(choices), ...key, ...hard];
 }
 
-/** "61 to 80 %" */
-export const rangeWords = ({ low, high }: PlayedChance) => `${Math.round(100 * low)} to ${percent(high)}`;
+/** "61 to 80 %"; dots while nothing was played. */
+export const rangeWords = ({ low, high, plays }: PlayedChance) =>
+  plays === 0 ? '…' : `${Math.round(100 * low)} to ${percent(high)}`;
 
 /** "Lower suit: 61 to 80 %, higher suit: 58 to 78 %. They are a tie." */
 function suitWords(choices: OrderPlan['choices']): readonly string[] {
@@ -46,6 +51,7 @@ function suitWords(choices: OrderPlan['choices']): readonly string[] {
   if (lower === undefined || higher === undefined) return [];
   const better =
     ['Take the lower one.', 'Take the higher one.'][bestChoice(choices) ?? -1] ?? 'They are a tie.';
+  if (lower.plays === 0) return [`Lower: ${suitFacts(lower)}.`, `Higher: ${suitFacts(higher)}.`];
   return [
     `Lower suit: ${rangeWords(lower)}, higher suit: ${rangeWords(higher)}. ${better}`,
     `Lower: ${suitFacts(lower)}.`,
@@ -68,6 +74,7 @@ function suitFacts({ travel, longest, complete, hard, clusters, spare }: Planned
 
 /** What wishes cost: "Your order: 52 to 70 %. It costs 13 points of a hundred against the plan." */
 export function wishWords(free: PlayedChance, wished: PlayedChance): string {
+  if (free.plays === 0 || wished.plays === 0) return 'Your way is being played against the plan.';
   const told = `Your way: ${rangeWords(wished)}; the plan: ${rangeWords(free)}.`;
   const better = bestChoice([free, wished]);
   if (better === undefined) return `${told} They are a tie.`;

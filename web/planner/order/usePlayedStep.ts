@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { simulate } from '../../../core/motion/simulate.ts';
-import type { PlanStep } from '../../../core/planning/order/orderPlan.ts';
+import type { PlanStep } from '../../../core/planning/order/course.ts';
 import { usePlayback } from '../../table/usePlayback.ts';
 
 /** Plays a step of a plan as it is planned. */
