@@ -107,6 +107,41 @@ describe('balls made: 2 + 0 + 4 + 1 over four trials', () => {
   });
 });
 
+describe('a shot that moves another ball', () => {
+  it('is told by two taps: which one, and where it lies now', async () => {
+    await startRound(page, 'Wren', 'far-shores', 1);
+    await shotByShot();
+    const [three = { x: 0, y: 0 }] = readLayout('far-shores').filter(({ id }) => id === '3');
+    const tap = async (place: { readonly x: number; readonly y: number }) => {
+      const at = await pixelOf(page, place);
+      await page.mouse.click(at.x, at.y);
+    };
+    const hint = page.locator('.scoring-hint');
+    await press('1');
+    await tap({ x: 1.27, y: 0.7 });
+    await page.getByRole('button', { name: 'A ball was moved' }).click();
+    await reads(hint, 'Which ball was moved\\? Tap it\\.');
+    await tap(three);
+    await reads(hint, 'Tap where the 3 lies now\\.');
+    await tap({ x: 1, y: 1 });
+    await page.getByRole('button', { name: 'A ball was moved' }).waitFor();
+    // It lies there from now on: tapped there, it is the one that fell, after the 2.
+    await press('2');
+    await tap({ x: 1, y: 1 });
+    await reads(page.getByTestId('under-way'), /3 made/);
+    await press('x');
+    const shots = async () => (await told()).round.attempts[0]?.log.shots;
+    await expect.poll(async () => (await shots())?.length).toBe(4);
+    const [first, , third] = (await shots()) ?? [];
+    expect(third?.potted).toEqual(['3']);
+    expect(first?.landing?.x).toBeCloseTo(1.27, 1);
+    const [moved] = first?.moved ?? [];
+    expect(moved?.id).toBe('3');
+    expect(moved?.x).toBeCloseTo(1, 1);
+    expect(moved?.y).toBeCloseTo(1, 1);
+  });
+});
+
 describe('lives: two of five are lost until both targets are done', () => {
   it.each(['quickly', 'with notes'])('%s', async (style) => {
     await startRound(page, 'Osric', 'moored', 1);

@@ -2,6 +2,7 @@ import type { Asked, Figure } from './figure.ts';
 import { backward } from './backward.ts';
 import { breaks } from './breaks.ts';
 import { causes } from './causes.ts';
+import { claims } from './claims.ts';
 import { kicks } from './kicks.ts';
 import { orders } from './orders.ts';
 import { ratings } from './ratings.ts';
@@ -25,6 +26,7 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   windows,
   backward,
   orders,
+  claims,
   breaks,
   kicks,
   speeds,

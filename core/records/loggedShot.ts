@@ -3,7 +3,7 @@ import { CONTACT_GRADES } from '../counting/gradedContact.ts';
 import { POCKET_NAMES } from '../table/pockets.ts';
 import { CAUSES } from './cause.ts';
 import { CONDITIONS } from './drillText/conditions.ts';
-import { MISSING, UNKNOWN, choice, flag, pointSchema, text } from './fields.ts';
+import { MISSING, UNKNOWN, choice, finite, flag, pointSchema, text } from './fields.ts';
 
 export const maybe = <const T extends string>(values: readonly T[]) =>
   choice(values).nullable().defined(MISSING);
@@ -22,6 +22,10 @@ export const loggedShotSchema = object({
   broken: array(choice(CONDITIONS)).strict().required(MISSING),
   /** Where the cue ball stopped, metres. */
   landing: pointSchema.nullable().defined(MISSING),
+  /** Where other balls that it moved stopped, metres; left out where nobody tapped one. */
+  moved: array(object({ id: text(12), x: finite(), y: finite() }).exact(UNKNOWN))
+    .optional()
+    .max(22, '${path} has at most 22 balls'),
   /** How the ball was met. */
   grade: maybe(CONTACT_GRADES),
   /** Which side of the pocket the ball went into, as seen from the ball. */

@@ -45,6 +45,13 @@ describe('the moments of a clearance at which a plan is asked', () => {
     expect(moments[2]?.cue).toBeUndefined();
   });
 
+  it('have balls where a shot is said to have moved them', () => {
+    const moved = [{ id: '3', x: 0.5, y: 0.4 }];
+    const moments = planMoments(drill(), POOL, log([{ ball: '2', potted: ['2'], moved }]), 1);
+    expect(moments[0]?.balls.at(-1)?.x).toBeCloseTo(1.9, 3);
+    expect(moments[1]?.balls.at(-1)).toMatchObject({ id: '3', x: 0.5, y: 0.4 });
+  });
+
   it('have only the balls with which the attempt began', () => {
     const [moment] = planMoments(drill(), POOL, { ...log([]), set: ['3', '1'] }, 1);
     expect(moment?.balls.map(({ id }) => id)).toEqual(['1', '3']);

@@ -9,11 +9,12 @@ import type { Drill } from '../records/drill.ts';
 import type { Table } from '../table/table.ts';
 import { replayClearance } from './countAttempt.ts';
 import { layoutOfAttempt } from './layoutOfAttempt.ts';
+import { liesAfter } from './liesAfter.ts';
 
 /** A clearance before a shot. */
 export interface PlanMoment {
   readonly state: OrderState;
-  /** Object balls; those that did not fall lie where they were set. */
+  /** Object balls; those that did not fall lie where they were set, or where somebody tapped that a shot moved them. */
   readonly balls: readonly BallOnTable[];
   /** Undefined where nobody marked its place. */
   readonly cue: BallOnTable | 'in hand' | undefined;
@@ -54,7 +55,7 @@ export function planMoments(
     if (k === shots.length && attempt.over !== undefined) break;
     moments.push({
       state: { onTable: attempt.onTable, last: attempt.last, suit: attempt.suit },
-      balls: objects.filter(({ id }) => attempt.onTable.includes(id)),
+      balls: liesAfter(objects, shots.slice(0, k)).filter(({ id }) => attempt.onTable.includes(id)),
       cue,
       places: placesInHand(table.preset, inHandAfter(drill, k)),
       played: shots[k]?.ball ?? undefined,

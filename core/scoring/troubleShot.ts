@@ -10,6 +10,7 @@ import type { LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import { acceptanceNear } from '../shot/acceptanceNear.ts';
 import type { PocketName } from '../table/pockets.ts';
+import { liesAfter } from './liesAfter.ts';
 import type { Table } from '../table/table.ts';
 
 /** A shot of an attempt with what lay on the table before it. */
@@ -63,7 +64,7 @@ function before(
 /**
  * Which shot of a failed attempt began the trouble: from the shot that failed back as long as the balls played were hard,
  * to the shot that left them. A shot that failed though it was easy is its own beginning. Balls lie where they were set
- * until they fall; the cue ball where its landings were marked.
+ * until they fall, or where a shot is said to have moved them; the cue ball where its landings were marked.
  * @param set the object balls at the start, and the cue ball's place where the drill gives one
  * @param shots all of the attempt, the last one the shot that failed
  * @returns undefined where the landings that it takes were not marked, or nothing failed
@@ -79,7 +80,7 @@ export function troubleShot(
   let cue = set.cue;
   for (const shot of shots) {
     states.push(before(table, balls, cue, shot, error));
-    balls = balls.filter(({ id }) => !shot.potted.includes(id));
+    balls = liesAfter(balls, [shot]).filter(({ id }) => !shot.potted.includes(id));
     cue = shot.landing ?? undefined;
   }
   const failed = shots.length - 1;

@@ -1,12 +1,11 @@
 import { orderGameOf, type PlanState } from '../drill/orderGame.ts';
 import { placesInHand } from '../drill/inHand.ts';
 import { clearanceRules } from '../drill/rules.ts';
-import { distance } from '../math/point.ts';
 import type { BallOnTable } from '../motion/shot.ts';
 import { MANY_NODES } from '../planning/order/nodes.ts';
 import { bestPlace } from '../planning/order/course.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
-import { ELSEWHERE } from '../planning/order/movedBalls.ts';
+import { isWhereItLay } from '../planning/order/movedBalls.ts';
 import { OrderPlanner } from '../planning/order/planner.ts';
 import { COARSE, GLANCE } from '../planning/order/tableDetail.ts';
 import type { Drill } from '../records/drill.ts';
@@ -102,10 +101,4 @@ function remembered<T>(known: Map<string, T>, key: string, find: () => T): T {
   const found = find();
   known.set(key, found);
   return found;
-}
-
-/** Whether a ball lies where it lay, or nearly. */
-function isWhereItLay(lay: readonly BallOnTable[], { id, x, y }: BallOnTable): boolean {
-  const there = lay.find((ball) => ball.id === id);
-  return there !== undefined && distance(there, { x, y }) < ELSEWHERE;
 }

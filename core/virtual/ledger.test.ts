@@ -114,6 +114,24 @@ describe('the ledger of an attempt', () => {
     expect(bad?.pot).toBeCloseTo(good?.pot ?? NaN, 9);
   });
 
+  it('plans anew from where a shot is said to have moved a ball', () => {
+    // The second ball is moved from a hanger to a place from which it is hard.
+    const balls = [hanger, ball('2', table.length - 0.1, table.width - 0.1)];
+    const landing = { x: 1.9, y: 0.9 };
+    const potted = { ball: '1', potted: ['1'], landing };
+    const far = { id: '2', x: 0.35, y: 0.63 };
+    const still = work(60, balls, behind, [shot(potted), shot({ ball: '2' })]);
+    const moved = work(60, balls, behind, [shot({ ...potted, moved: [far] }), shot({ ball: '2' })]);
+    expect(still[1]?.before).toBeGreaterThan(0.85);
+    expect(moved[1]?.before).toBeLessThan(0.8 * (still[1]?.before ?? NaN));
+    // As it is from a table that was set so.
+    const [set] = work(60, [ball('2', far.x, far.y)], landing, [shot({ ball: '2' })]);
+    expect(moved[1]?.before).toBeCloseTo(set?.before ?? NaN, 1);
+    // What the first shot cost is where it left the balls: the choice stays what it was.
+    expect(moved[0]?.choice).toBeCloseTo(still[0]?.choice ?? NaN, 9);
+    expect(moved[0]?.position).toBeGreaterThan(0.2);
+  });
+
   it('begins with the second shot where the cue ball was in hand, and tells of it what one from there tells', () => {
     const balls = [ball('1', 0.12, 0.12), ball('2', 2.2, 0.4), ball('3', 1.4, 1.0)];
     const at = { x: 1.2, y: 0.5 };

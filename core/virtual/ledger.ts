@@ -12,6 +12,8 @@ import type { LoggedShot } from '../records/loggedShot.ts';
 import type { Drill } from '../records/drill.ts';
 import type { PocketName } from '../table/pockets.ts';
 import type { Table } from '../table/table.ts';
+import { liesAfter } from '../scoring/liesAfter.ts';
+import { isWhereItLay } from '../planning/order/movedBalls.ts';
 import { potKindOf, type PotKind } from './potKind.ts';
 import { shotRulesOf } from './shotRules.ts';
 
@@ -98,13 +100,20 @@ export type LedgerPlanner = OrderPlanner<PlanState>;
  * @returns undefined for more balls than can be planned @throws RangeError for a drill that asks for no clearance
  */
 export function ledgerPlanner(
-  { table, error }: LedgerPlayer,
+  player: LedgerPlayer,
   base: Drill,
   objects: readonly BallOnTable[],
 ): LedgerPlanner | undefined {
-  const game = gameOf(base, objects);
-  const rules = shotRulesOf(base.conditions);
-  return OrderPlanner.of({ table, balls: objects, game, error, detail: COARSE, ...rules });
+  return planOfGame(player, base, objects, gameOf(base, objects));
+}
+
+function planOfGame(
+  { table, error }: LedgerPlayer,
+  { conditions }: Drill,
+  balls: readonly BallOnTable[],
+  game: OrderGame<PlanState>,
+): LedgerPlanner | undefined {
+  return OrderPlanner.of({ table, balls, game, error, detail: COARSE, ...shotRulesOf(conditions) });
 }
 
 function gameOf(base: Drill, objects: readonly BallOnTable[]): OrderGame<PlanState> {
@@ -135,7 +144,7 @@ interface Moment {
  * The ledger of one attempt: what each shot cost this player in chance of clearing without a fault, split into choice (the
  * best ball and pocket against those that were played), pot (a miss loses what was left) and position (what an average pot
  * leaves against what this one left). The chances are the values of the plan at the player's own error. It ends with the
- * first fault, or where the cue ball's place was not marked, and begins where that is known first; other balls are taken to lie where they were set.
+ * first fault, or where the cue ball's place was not marked, and begins where that is known first; other balls are taken to lie where they were set, or where somebody tapped that a shot had moved them.
  * @param objects the object balls as the attempt began; @param cue where the cue ball lay, undefined where nobody marked it
  * @param planned the plan, for whoever has it @param shots as they were logged; yields an entry for each as it is worked out; none for more balls than can be planned
  * @throws RangeError for a drill that asks for no clearance
@@ -156,19 +165,31 @@ export function* ledgerOf(
   if (start === undefined || !carriesLedger(base, objects, cue, shots)) return;
   const planner = planned ?? ledgerPlanner(player, base, objects);
   if (planner === undefined) return;
-  const momentOf = (attempt: Attempt, place: Point): Moment => ({
+  /** @param played shots before it */
+  const momentOf = (attempt: Attempt, place: Point, played: number): Moment => ({
     attempt,
     state: { ...game.start, onTable: attempt.onTable, last: attempt.last, suit: attempt.suit },
     cue: cueBallAt(table, place, CUE_BALL),
-    left: objects.filter(({ id }) => attempt.onTable.includes(id)),
+    left: liesAfter(objects, shots.slice(0, played)).filter(({ id }) => attempt.onTable.includes(id)),
   });
-  const best = ({ state, cue: from, left }: Moment, only?: Pick<LoggedShot, 'ball' | 'pocket'>) => {
-    const stroke = planner.choose(state, from, left, only);
-    return stroke && planner.judged(state, stroke);
+  let plan = { planner, lay: objects };
+  /** Where balls were moved, what is left is planned anew. */
+  const planAt = ({ state, left }: Moment): LedgerPlanner => {
+    if (!left.every((ball) => isWhereItLay(plan.lay, ball))) {
+      const anew = planOfGame(player, base, left, { ...game, start: state });
+      if (anew !== undefined) plan = { planner: anew, lay: left };
+    }
+    return plan.planner;
+  };
+  const best = (at: Moment, only?: Pick<LoggedShot, 'ball' | 'pocket'>) => {
+    const { state, cue: from, left } = at;
+    const own = planAt(at);
+    const stroke = own.choose(state, from, left, only);
+    return stroke && own.judged(state, stroke);
   };
   const worth = (stroke: PlannedStroke | undefined) => stroke?.value ?? 0;
 
-  let moment = momentOf(start.attempt, start.cue);
+  let moment = momentOf(start.attempt, start.cue, start.index);
   let value = best(moment);
   for (const [i, { ball, pocket, potted, inOff, broken, landing }] of shots.slice(start.index).entries()) {
     if (ball === null || moment.attempt.over !== undefined) return;
@@ -188,7 +209,7 @@ export function* ledgerOf(
       return;
     }
     if (attempt.over === undefined && landing === null) return;
-    const next = landing === null ? undefined : momentOf(attempt, landing);
+    const next = landing === null ? undefined : momentOf(attempt, landing, start.index + i + 1);
     const nextValue = attempt.over === 'cleared' || next === undefined ? undefined : best(next);
     const after = attempt.over === 'cleared' ? 1 : worth(nextValue);
     // What an average pot of this shot leaves; of a pot that the plan does not see, what was expected.

@@ -46,3 +46,10 @@ export function clearanceHint(attempt: Attempt, settingUp: 'balls' | 'places' | 
   const back = attempt.respot.length === 0 ? '' : `Respot ${attempt.respot.join(' and ')}. `;
   return `${cue}${back}Tap the ball that fell; then, if you like, its pocket and where the cue ball stopped.`;
 }
+
+/** Which ball is asked for. @param ball undefined while nobody has said which */
+export function movedHint(ball: string | undefined, byHand: boolean): string {
+  if (ball === undefined) return 'Which ball was moved? Tap it.';
+  const why = byHand ? '' : `The ${ball} was probably moved. `;
+  return `${why}Tap where the ${ball} lies now.`;
+}

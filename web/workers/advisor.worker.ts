@@ -5,6 +5,7 @@ import { bestPlace } from '../../core/planning/order/course.ts';
 import { OrderPlanner } from '../../core/planning/order/planner.ts';
 import { COARSE } from '../../core/planning/order/tableDetail.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
+import { movedByShot } from '../../core/scoring/movedByShot.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import type { AdviceAsked, OrderAdvisor } from './advisorProtocol.ts';
 
@@ -31,5 +32,5 @@ function advise({ table, order, conditions, error, state, balls, cue, places }: 
   return from === undefined ? [] : adviceAt(planner, question.game.start, from, balls);
 }
 
-const advisor: OrderAdvisor = { advise };
+const advisor: OrderAdvisor = { advise, moved: (table, pot) => movedByShot(tableOf(table), pot) };
 expose(advisor);

@@ -4,6 +4,7 @@ import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { BallAdvice } from '../../core/planning/order/advice.ts';
 import type { TableText } from '../../core/planning/position/question.ts';
 import type { ExecutionError } from '../../core/player/levels.ts';
+import type { WrittenPot } from '../../core/scoring/movedByShot.ts';
 import type { Condition, Order } from '../../core/records/drill.ts';
 
 /** A clearance under way, and what is asked of it. */
@@ -24,4 +25,6 @@ export interface AdviceAsked {
 export interface OrderAdvisor {
   /** What the plan says of each ball, the best first; none when no ball is on. @throws RangeError for too many states */
   advise(asked: AdviceAsked): readonly BallAdvice[];
+  /** The balls that a pot has probably moved. */
+  moved(table: TableText, pot: WrittenPot): readonly string[];
 }

@@ -36,3 +36,9 @@ export function opennessOf(table: Table, balls: readonly BallOnTable[], source: 
   const all = balls.reduce((product, { id }) => product * (open.has(id) ? OPEN : BLOCKED), 1);
   return Math.min(1, all / OPEN);
 }
+
+/** Whether a ball lies where it lay, or nearly. */
+export function isWhereItLay(lay: readonly BallOnTable[], { id, x, y }: BallOnTable): boolean {
+  const there = lay.find((ball) => ball.id === id);
+  return there !== undefined && distance(there, { x, y }) < ELSEWHERE;
+}

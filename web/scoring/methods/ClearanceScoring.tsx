@@ -9,6 +9,7 @@ import { BLANK_SHOT, type LoggedShot } from '../../../core/records/loggedShot.ts
 import { logOf } from '../../../core/records/attempt.ts';
 import type { Entered } from '../../../core/records/entered.ts';
 import { replayClearance } from '../../../core/scoring/countAttempt.ts';
+import { liesAfter } from '../../../core/scoring/liesAfter.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { DrillDrawing } from '../../table/DrillDrawing.tsx';
 import { LandingMark } from '../../table/marks.tsx';
@@ -25,6 +26,7 @@ import { SetUpPad } from '../pads/SetUpPad.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
 import { nominationActions } from '../pads/nomination.ts';
 import { quickActions } from '../pads/quickActions.ts';
+import { useMovedBalls } from './useMovedBalls.ts';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
 import { nearestBall } from '../nearestBall.ts';
 import { progressOf } from '../../../core/scoring/course.ts';
@@ -62,12 +64,16 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const nominating = asking && asksNomination(rules, attempt);
   const seed = underWay?.seed ?? open.round.seed + scoring.attempts.length;
   const layout = ballsOfSetUp(setUp(drill, table.preset, seed));
+  const began = layout.map((ball) => ({ ...ball, ...underWay?.places?.find(({ id }) => id === ball.id) }));
   const places = new Map<string, Point | null>(
-    layout.map((ball) => {
-      const placed = underWay?.places?.find(({ id }) => id === ball.id);
-      const gone = ball.id !== CUE_BALL && !attempt.onTable.includes(ball.id);
-      return [ball.id, gone ? null : (placed ?? ball)];
-    }),
+    liesAfter(began, shots).map((ball) => [
+      ball.id,
+      ball.id !== CUE_BALL && !attempt.onTable.includes(ball.id) ? null : ball,
+    ]),
+  );
+  const isQuick = detail === 'quick' && shots.length === 0;
+  const moved = useMovedBalls({ table, began, shots, onTable: attempt.onTable }, over || isQuick, (balls) =>
+    actions.note({ moved: balls }),
   );
   const lastShot = shots.at(-1);
   if (lastShot !== undefined) places.set(CUE_BALL, null);
@@ -109,6 +115,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
       if (placed.length + 1 >= (drill.thrown?.balls.length ?? 0)) setSettingUp(undefined);
       return;
     }
+    if (moved.answer(place, ball)) return;
     if (nominating) {
       if (ball !== undefined && attempt.legal.includes(ball)) wentIn(ball);
       return;
@@ -150,17 +157,18 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const enterResult = (entered: Entered) =>
     actions.enter(logOf({ set: set === null ? null : [...set], seed: thrown ? seed : null, entered }));
   const quick = quickActions(drill, set?.length ?? attempt.onTable.length, enterResult);
-  const isQuick = detail === 'quick' && fresh;
   const toggle: PadAction = {
     key: 'q',
     label: isQuick ? 'Log shot by shot' : 'Log the result only',
     run: () => setDetail(isQuick ? 'full' : 'quick'),
     disabled: !fresh,
   };
-  const more: readonly PadAction[] =
-    (lastShot?.potted.length ?? 0) === 0
+  const more: readonly PadAction[] = [
+    ...((lastShot?.potted.length ?? 0) === 0
       ? []
-      : [{ key: 'a', label: 'Another ball fell too', run: () => setAlso(!also), chosen: also }];
+      : [{ key: 'a', label: 'Another ball fell too', run: () => setAlso(!also), chosen: also }]),
+    ...(moved.action === undefined ? [] : [moved.action]),
+  ];
   const throwAnew: readonly PadAction[] =
     thrown && fresh
       ? [{ key: 't', label: 'Throw anew', run: () => actions.prepare({ seed: seed + 1000, places: null }) }]
@@ -176,7 +184,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
           ? 'Which colour was nominated? The foul costs by it.'
           : also
             ? 'Tap the ball that fell with the last shot.'
-            : clearanceHint(attempt, settingUp)
+            : (moved.hint ?? clearanceHint(attempt, settingUp))
       }
       table={
         <DrillDrawing
