@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { poseFromSeed } from '../core/judgement/pose.ts';
 import { buildTable } from '../core/table/table.ts';
 import { callsSchema } from '../core/records/call.ts';
+import { progressSchema } from '../core/records/progress.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 
 let test: TestApp;
@@ -151,5 +152,51 @@ describe('a call', () => {
     await put(club.player, id, call());
     const reply = await put(other.player, id, call({ playerId: other.playerId }));
     expect(reply.status).toBe(404);
+  });
+});
+
+describe('a player’s judgement', () => {
+  it('is the level that calls as they do: higher for who is right, and no level where nobody virtual calls', async () => {
+    const rated = async (name: string, score: number, kind: object) => {
+      const scored = await createTestApp({ scoreCall: () => Promise.resolve({ score, coachScore: null }) });
+      try {
+        const there = await createTestClub(scored, name);
+        for (let k = 0; k < 8; k++) {
+          const body = { ...call(kind), playerId: there.playerId };
+          const reply = await send(scored.app, 'PUT', `/api/calls/${randomUUID()}`, {
+            cookie: there.player,
+            body,
+          });
+          expect(reply.status).toBe(200);
+        }
+        const reply = await send(
+          scored.app,
+          'GET',
+          `/api/players/${there.playerId}/progress?from=2026-11-01T00:00:00.000Z&to=2026-11-25T00:00:00.000Z`,
+          { cookie: there.coach },
+        );
+        const { ratings } = await progressSchema.validate(await reply.json());
+        return ratings.find(({ skill }) => skill === 'judgement');
+      } finally {
+        await scored.close();
+      }
+    };
+    const path = {
+      kind: 'draw the path',
+      answer: {
+        kind: 'path',
+        points: [
+          { x: 1, y: 1 },
+          { x: 1, y: 0.5 },
+        ],
+      },
+    };
+    const good = await rated('good', 0.9, path);
+    const poor = await rated('poor', 0.3, path);
+    expect(good?.rounds).toBe(8);
+    expect(good?.rating ?? 0).toBeGreaterThan((poor?.rating ?? 100) + 20);
+    expect(good?.low).toBeGreaterThan(poor?.rating ?? 100);
+    const silent = { kind: 'pot or safe', answer: { kind: 'pick', pick: 'pot' } };
+    expect(await rated('silent', 1, silent)).toBeUndefined();
   });
 });

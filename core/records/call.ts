@@ -114,6 +114,14 @@ export type NewCall = InferType<typeof newCallSchema>;
 
 export const callSchema = object({ id: uuid(), ...fields }).required();
 export type StoredCall = InferType<typeof callSchema>;
+/** What a rating needs of a call. */
+export const calledSchema = object({
+  kind: fields.kind,
+  preset: fields.preset,
+  source: fields.source,
+  score: fields.score,
+}).required();
+export type Called = InferType<typeof calledSchema>;
 export const callsSchema = array(callSchema).required();
 
 /** An answer as it is written down. */

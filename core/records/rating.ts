@@ -16,7 +16,7 @@ export const slopeSchema = object({
 
 export const ratingSchema = object({
   skill: choice(SKILLS),
-  /** By what it is rated: rounds against virtual players' levels, or the share of calls that were right. */
+  /** By what it is rated: rounds, or calls, against those of virtual players of each level. */
   basis: choice(['rounds', 'calls']),
   rating: finite(),
   /** Ends of the 90 % interval. */

@@ -1,11 +1,9 @@
-import { wilson } from '../statistics/wilson.ts';
-import type { Rating } from './rating.ts';
-
-/** A call weighs half as much after so many days. */
-const HALF_LIFE_DAYS = 60;
+import { LEVEL_GRID } from '../statistics/levelFilter.ts';
+import type { AskedCall, CallLevels } from './callLevels.ts';
+import { rateSeen, type Rating } from './rating.ts';
 
 /** A call as far as a rating needs it. */
-export interface RatedCall {
+export interface RatedCall extends AskedCall {
   /** When it was made, days. */
   readonly day: number;
   /** How right it was, 0…1. */
@@ -13,23 +11,25 @@ export interface RatedCall {
 }
 
 /**
- * Judgement on a scale of its own from 0 to 100: the share of calls that were right, newer ones weighing more, with Wilson's 90 % interval for their effective number (L. Kish). No virtual player calls, so it
- * is not a level.
+ * Judgement as a level on the scale from 0 to 100: the one whose virtual player calls as this player does. A score between
+ * right and wrong counts as so much of either (L. Papke, J. Wooldridge, J. Appl. Econometrics 11, 1996). Calls of kinds
+ * that no virtual player answers are left out.
  * @param today days, as the calls have them
- * @returns undefined for no calls
+ * @returns undefined for no calls that tell a level
  */
-export function rateJudgement(calls: readonly RatedCall[], today: number): Rating | undefined {
-  if (calls.length === 0) return undefined;
-  const weights = calls.map(({ day }) => 0.5 ** (Math.max(0, today - day) / HALF_LIFE_DAYS));
-  const sum = weights.reduce((total, w) => total + w, 0);
-  const squares = weights.reduce((total, w) => total + w * w, 0);
-  const share = calls.reduce((total, { score }, i) => total + score * (weights[i] ?? 0), 0) / sum;
-  const effective = (sum * sum) / squares;
-  const { low, high } = wilson(Math.min(effective, share * effective), effective);
-  return {
-    rating: 100 * share,
-    low: 100 * low,
-    high: 100 * high,
-    rounds: calls.length,
-  };
+export function rateJudgement(
+  calls: readonly RatedCall[],
+  levels: CallLevels,
+  today: number,
+): Rating | undefined {
+  const seen = calls.flatMap((call) => {
+    const expected = levels.expected(call);
+    return expected === undefined ? [] : [{ day: call.day, score: call.score, expected }];
+  });
+  return rateSeen(
+    seen,
+    ({ score, expected }) =>
+      LEVEL_GRID.map((_, i) => score * Math.log(expected[i]!) + (1 - score) * Math.log(1 - expected[i]!)),
+    today,
+  );
 }

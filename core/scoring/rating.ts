@@ -82,15 +82,12 @@ export class ChanceTables {
   }
 }
 
-/** What the rounds of a day say of each level of the grid: logarithms of their likelihood. */
-function logLikelihoodOf(rounds: readonly RatedRound[], tables: ChanceTables): Float64Array {
+/** What is seen on one day says of each level of the grid: logarithms of its likelihood. */
+function logLikelihoodOf<T>(seen: readonly T[], logsOf: (one: T) => ArrayLike<number>): Float64Array {
   const sum = new Float64Array(LEVEL_GRID.length);
-  for (const { levels, score } of rounds) {
-    const table = tables.over(levels);
-    for (let i = 0; i < sum.length; i++) {
-      const chances = table[i]!;
-      sum[i] = sum[i]! + (chances[Math.min(score, chances.length - 1)] ?? log(0));
-    }
+  for (const one of seen) {
+    const logs = logsOf(one);
+    for (let i = 0; i < sum.length; i++) sum[i] = sum[i]! + logs[i]!;
   }
   return sum;
 }
@@ -151,13 +148,31 @@ export function rateRounds(
   today: number,
   tables = new ChanceTables(),
 ): Rating | undefined {
-  if (rounds.length === 0) return undefined;
+  return rateSeen(
+    rounds,
+    ({ levels, score }) =>
+      tables.over(levels).map((chances) => chances[Math.min(score, chances.length - 1)] ?? log(0)),
+    today,
+  );
+}
+
+/**
+ * The same of anything that is seen of a level on some days.
+ * @param logsOf logarithms of the likelihood of one at each level of the grid, up to a constant
+ * @returns undefined where nothing was seen
+ */
+export function rateSeen<T extends { readonly day: number }>(
+  seen: readonly T[],
+  logsOf: (one: T) => ArrayLike<number>,
+  today: number,
+): Rating | undefined {
+  if (seen.length === 0) return undefined;
   const filter = new LevelFilter(LEVEL_MOTION, (level) =>
     Math.exp(-0.5 * ((level - ASSUMED.mean) / ASSUMED.deviation) ** 2),
   );
-  const days = [...groupBy(rounds, ({ day }) => togetherWith(day, today))].sort(([a], [b]) => a - b);
+  const days = [...groupBy(seen, ({ day }) => togetherWith(day, today))].sort(([a], [b]) => a - b);
   for (const [day, own] of days) {
-    const logs = logLikelihoodOf(own, tables);
+    const logs = logLikelihoodOf(own, logsOf);
     const most = Math.max(...logs);
     filter.passTo(day);
     filter.see(withForm(logs.map((value) => Math.exp(value - most))));
@@ -165,5 +180,5 @@ export function rateRounds(
   filter.passTo(today);
   const posterior = filter.belief().levels;
   const { low, high } = highestDensity(posterior, HELD);
-  return { rating: quantileOf(posterior, 0.5), low, high, rounds: rounds.length };
+  return { rating: quantileOf(posterior, 0.5), low, high, rounds: seen.length };
 }

@@ -2,18 +2,22 @@ import { compareResults, medianResult } from '../../core/counting/result.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { KindProgress, MonthSums, PlayerProgress } from '../../core/records/progress.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
-import { rateJudgement } from '../../core/scoring/judgementRating.ts';
+import { rateJudgement, type RatedCall } from '../../core/scoring/judgementRating.ts';
 import { courseOf, progressIn, type ProgressPoint, type Slope } from '../../core/scoring/progress.ts';
 import { ChanceTables, rateRounds, type Rating } from '../../core/scoring/rating.ts';
 import { addSums } from '../../core/scoring/roundSums.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
-import { listCallScores } from '../db/queries/calls.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { listCalled } from '../db/queries/calls.ts';
 import { LIBRARY } from '../db/queries/drills.ts';
 import type { Database } from '../db/pool.ts';
+import { callLevels } from './callLevels.ts';
 import { knownRounds, pointsOf, type KnownRound } from './knownRounds.ts';
 
 const DAY_MS = 86_400_000;
 const RECENT = 5;
+/** Of fewer calls no day's level is told. */
+const CALLS_OF_DAY = 4;
 const chanceTables = new ChanceTables();
 
 /** What is looked at of a player: a period, and what else is chosen. */
@@ -76,10 +80,22 @@ async function judgementOf(
   playerId: string,
   { from, to }: ProgressChoice,
 ): Promise<SkillRating | undefined> {
-  const calls = await listCallScores(db, playerId, { from, to });
-  const rated = calls.map(({ at, score }) => ({ day: at.getTime() / DAY_MS, score }));
-  const rating = rateJudgement(rated, to.getTime() / DAY_MS);
-  const points = rated.map(({ day, score }) => ({ day, rating: 100 * score }));
+  const rated = (await listCalled(db, playerId, { from, to })).map(
+    ({ at, kind, preset, source, score }): RatedCall => ({
+      day: at.getTime() / DAY_MS,
+      kind,
+      game: TABLE_PRESETS[preset].game,
+      difficulty: source.kind === 'seed' ? source.difficulty : undefined,
+      score,
+    }),
+  );
+  const levels = callLevels();
+  const rating = rateJudgement(rated, levels, to.getTime() / DAY_MS);
+  // One call says next to nothing: a day's calls together make a point.
+  const points = [...groupBy(rated, ({ day }) => Math.floor(day))].flatMap(([day, own]) => {
+    const alone = own.length < CALLS_OF_DAY ? undefined : rateJudgement(own, levels, day);
+    return alone === undefined ? [] : [{ day, rating: alone.rating }];
+  });
   return rating && ratingRecord('judgement', 'calls', rating, points, 1);
 }
 

@@ -22,8 +22,7 @@ export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
       </SimpleGrid>
       <Text size="xs" c="dimmed" mt={6}>
         The level on the scale from 0 to 100 whose virtual player explains the rounds best, as it is today: a
-        level may move. The bar is the 90 % interval. Judgement is the share of calls that were right: nobody
-        virtual calls.
+        level may move. The bar is the 90 % interval. Judgement is the level that calls as this player does.
         {unrated > 0
           ? ` ${unrated === 1 ? '1 round' : `${unrated} rounds`} left out: no levels are computed yet, or the drill tells levels apart too little to judge by.`
           : ''}
@@ -60,7 +59,7 @@ const at = (rating: number) => (WIDTH * rating) / 100;
 
 /** The scale with the five levels, the interval as a bar, the rating as a diamond. */
 function RatingBar({ rating: shown }: { readonly rating: SkillRating }) {
-  const { rating, low, high, basis } = shown;
+  const { rating, low, high } = shown;
   return (
     <svg viewBox={`-6 0 ${WIDTH + 12} 40`} width="100%" aria-hidden="true">
       <line x1={0} y1={12} x2={WIDTH} y2={12} stroke={colour('line')} strokeWidth={2} />
@@ -73,7 +72,7 @@ function RatingBar({ rating: shown }: { readonly rating: SkillRating }) {
         fillOpacity={0.3}
       />
       <path d={`M${at(rating)} 1l6 11l-6 11l-6 -11Z`} fill={colour('indigo')} />
-      {(basis === 'calls' ? [] : LEVELS).map((level) => (
+      {LEVELS.map((level) => (
         <text
           key={level.name}
           x={at(level.rating)}

@@ -28,9 +28,7 @@ export function WhereTheyStand({ progress }: { readonly progress: PlayerProgress
           <div>
             <b>{capital(rating.skill)}</b>
             <br />
-            {rating.basis === 'calls'
-              ? `${Math.round(rating.rating)} of a hundred calls right`
-              : `about ${Math.round(rating.rating)} of 100, ${levelWords(rating.rating)}`}
+            {`about ${Math.round(rating.rating)} of 100, ${levelWords(rating.rating)}`}
           </div>
           <svg viewBox={`-4 0 ${WIDTH + 8} 34`} role="img" aria-label={`${Math.round(rating.rating)} of 100`}>
             <rect x={0} y={9} width={WIDTH} height={6} fill={colour('line')} />
@@ -43,7 +41,7 @@ export function WhereTheyStand({ progress }: { readonly progress: PlayerProgress
               fillOpacity={0.35}
             />
             <path d={`M${at(rating.rating)} 1l6 11l-6 11l-6 -11Z`} fill={colour('indigo')} />
-            {(rating.basis === 'calls' ? [] : LEVELS).map((level) => (
+            {LEVELS.map((level) => (
               <text
                 key={level.name}
                 x={at(level.rating)}

@@ -1,5 +1,11 @@
 import type { RowDataPacket } from 'mysql2/promise';
-import { callSchema, type NewCall, type StoredCall } from '../../../core/records/call.ts';
+import {
+  calledSchema,
+  callSchema,
+  type Called,
+  type NewCall,
+  type StoredCall,
+} from '../../../core/records/call.ts';
 import { readableRows, wholeRow } from '../damaged.ts';
 import { fromStored, toStored } from '../stored.ts';
 import type { Database } from '../pool.ts';
@@ -51,22 +57,29 @@ export async function listCalls(
   return readableRows('calls', rows, callOf);
 }
 
-interface ScoreRow extends RowDataPacket {
+interface CalledRow extends RowDataPacket {
   called_at: Date;
+  kind: string;
+  preset: string;
+  source: unknown;
   score: number;
 }
 
-/** How right a player's calls of a period were, oldest first. */
-export async function listCallScores(
+/** How right a player's calls of a period were and what was asked, oldest first. */
+export async function listCalled(
   db: Database,
   playerId: string,
   { from, to }: { readonly from: Date; readonly to: Date },
-): Promise<readonly { readonly at: Date; readonly score: number }[]> {
-  const [rows] = await db.execute<ScoreRow[]>(
-    'SELECT called_at, score FROM calls WHERE player_id = ? AND called_at BETWEEN ? AND ? ORDER BY called_at',
+): Promise<readonly (Called & { readonly at: Date })[]> {
+  const [rows] = await db.execute<CalledRow[]>(
+    `SELECT called_at, kind, preset, source, score FROM calls
+     WHERE player_id = ? AND called_at BETWEEN ? AND ? ORDER BY called_at`,
     [playerId, from, to],
   );
-  return rows.map(({ called_at: at, score }) => ({ at, score }));
+  return readableRows('calls', rows, ({ called_at: at, kind, preset, source, score }) => ({
+    at,
+    ...calledSchema.validateSync({ kind, preset, source: fromStored('source', source), score }),
+  }));
 }
 
 /** A call by its id, with whose it is; of any club, so that an id is never used twice. */
