@@ -3,10 +3,14 @@ import { EXPORTS, listExportRows, type ExportName, type ExportRow } from '../db/
 import { readable } from '../db/damaged.ts';
 import { fromStored } from '../db/stored.ts';
 import type { LongConnection } from '../db/longConnection.ts';
+import { EXPORT_COLUMNS, explained, headingsOf, type Column } from './columns.ts';
 
 export function isExport(name: string): name is ExportName {
   return Object.hasOwn(EXPORTS, name);
 }
+
+/** By it a spreadsheet knows that the file is UTF-8. */
+const BYTE_ORDER_MARK = '\ufeff';
 
 /** One line a shot, of an attempt's log. */
 function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
@@ -33,13 +37,67 @@ function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
 /** What a spreadsheet takes for the beginning of a formula: at the very beginning, or after blanks and new lines. */
 const FORMULA = /^[\s\u00a0\ufeff]*[=+\-@|\t\r]/;
 
-/** A number that the database tells as a text, as it does of what stands in a document. */
-const NUMBER = /^-?\d+(\.\d+)?(e[+-]?\d+)?$/i;
+/** Digits after the point of what is measured: millimetres, and thousandths. */
+const DIGITS = 3;
+/** Of what is counted, where shares of a point are. */
+const FEW_DIGITS = 2;
 
-/** A cell as it is written: a formula stays a text, an instant is ISO 8601. Numbers are numbers. */
-function cellOf(value: unknown): unknown {
-  if (value instanceof Date) return value.toISOString();
-  return typeof value === 'string' && FORMULA.test(value) && !NUMBER.test(value) ? `'${value}` : value;
+function rounded(value: unknown, digits: number): unknown {
+  const number = typeof value === 'number' ? value : Number(value);
+  return Number.isFinite(number) ? Number(number.toFixed(digits)) : value;
+}
+
+/** The database tells a flag as a number, a document as a word. */
+const YES: readonly unknown[] = [true, 1, '1', 'true'];
+
+/** "2026-11-24 19:05", as the clock of a zone shows it. */
+function clockIn(zone: string): (at: Date) => string {
+  const format = new Intl.DateTimeFormat('sv-SE', {
+    timeZone: zone,
+    dateStyle: 'short',
+    timeStyle: 'short',
+  });
+  return (at) => format.format(at);
+}
+
+function cellsOf({ kind }: Column, value: unknown, clock: (at: Date) => string): readonly unknown[] {
+  if (kind === 'time') {
+    const at = typeof value === 'string' ? new Date(value) : value;
+    return at instanceof Date ? [at.toISOString(), clock(at)] : [null, null];
+  }
+  if (value === null || value === undefined) return [null];
+  switch (kind) {
+    case 'metres':
+    case 'share':
+      return [rounded(value, DIGITS)];
+    case 'number':
+      return [rounded(value, FEW_DIGITS)];
+    case 'yes or no':
+      return [YES.includes(value) ? 'yes' : 'no'];
+    case 'day':
+    case 'text':
+      // A formula stays a text.
+      return [typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value];
+  }
+}
+
+interface CsvOptions {
+  /** For times by the clock, as in "Europe/London". @throws RangeError where it is none */
+  readonly zone: string;
+  /** Whether it is the beginning of a file. */
+  readonly begins: boolean;
+}
+
+/** Lines of CSV. */
+export function csvOf(
+  columns: readonly Column[],
+  rows: readonly ExportRow[],
+  { zone, begins }: CsvOptions,
+): string {
+  const clock = clockIn(zone);
+  const data = rows.map((row) => columns.flatMap((each) => cellsOf(each, row[each.name], clock)));
+  const lines = begins ? [columns.flatMap(headingsOf), ...data] : data;
+  return `${begins ? BYTE_ORDER_MARK : ''}${Papa.unparse(lines, { newline: '\r\n' })}\r\n`;
 }
 
 /** Everything of one sort as CSV with a head line, piece by piece. */
@@ -47,20 +105,17 @@ export async function* csvPieces(
   connection: LongConnection,
   clubId: string,
   name: ExportName,
+  zone: string,
 ): AsyncGenerator<string, void> {
-  let header = true;
+  const columns = EXPORT_COLUMNS[name];
+  yield csvOf(columns, [], { zone, begins: true });
   for await (const rows of listExportRows(connection, clubId, name)) {
     const told = name === 'shots' ? rows.flatMap(shotsOf) : rows;
-    if (told.length === 0) continue;
-    yield csvOf(told, header);
-    header = false;
+    if (told.length > 0) yield csvOf(columns, told, { zone, begins: false });
   }
 }
 
-/** Lines of CSV. @param header with the names of the columns above them */
-export function csvOf(rows: readonly ExportRow[], header: boolean): string {
-  const plain = rows.map((row) =>
-    Object.fromEntries(Object.entries(row).map(([key, value]) => [key, cellOf(value)])),
-  );
-  return `${Papa.unparse(plain, { header, newline: '\r\n' })}\r\n`;
+/** What the columns of all files mean, as CSV. */
+export function columnsCsv(zone: string): string {
+  return `${BYTE_ORDER_MARK}${Papa.unparse([...explained(zone)], { newline: '\r\n' })}\r\n`;
 }

@@ -246,6 +246,49 @@ describe('CSV', () => {
     expect(shots.filter(({ cause }) => cause === 'thin').length).toBeGreaterThan(10);
   });
 
+  it('is read by a spreadsheet: UTF-8 is told, columns are explained, numbers are short, yes and no are words', async () => {
+    const read = async (name: string) =>
+      Buffer.from(
+        await (
+          await send(from.app, 'GET', `/api/export/csv/${name}.csv?zone=Europe/London`, { cookie: coach })
+        ).arrayBuffer(),
+      );
+    const told = (file: Buffer) =>
+      Papa.parse<Record<string, string>>(file.toString('utf8').slice(1), {
+        header: true,
+        skipEmptyLines: true,
+      });
+    const columns = told(await read('columns')).data;
+    for (const name of ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes']) {
+      const file = await read(name);
+      expect([...file.subarray(0, 3)]).toEqual([0xef, 0xbb, 0xbf]);
+      const { data, meta } = told(file);
+      expect(data.length).toBeGreaterThan(0);
+      // Each column of the file is explained, and nothing else is.
+      const own = columns.filter((each) => each['file'] === `${name}.csv`);
+      expect(own.map((each) => each['column'])).toEqual(meta.fields);
+      for (const each of own) expect(each['meaning']).toMatch(/\S/);
+      for (const row of data.slice(0, 300)) {
+        for (const [column, value] of Object.entries(row)) {
+          if (/_m$/.test(column)) expect(value).toMatch(/^(-?\d+(\.\d{1,3})?)?$/);
+          if (/^(has|complete|censored|in_off|luck|rescue|ended_early)/.test(column))
+            expect(value).toMatch(/^(yes|no|)$/);
+        }
+      }
+    }
+    const rounds = told(await read('rounds')).data;
+    const titles = new Map(rounds.map((row) => [row['drill'], row['drill_title']]));
+    expect(titles.get('harbour-turn')).toBe('Harbour turn');
+    const summer = rounds.find((row) => /-0[678]-/.test(row['started_at'] ?? ''));
+    const hour = (at = '') => Number(at.slice(11, 13));
+    expect(summer?.['started_at']).toMatch(/Z$/);
+    expect((hour(summer?.['started_at']) + 1) % 24).toBe(hour(summer?.['started_at_local']));
+    const planned = told(await read('programmes')).data.filter((row) => row['drill'] !== '');
+    expect(planned.every((row) => row['drill_title'] !== '')).toBe(true);
+    const refused = await send(from.app, 'GET', '/api/export/csv/rounds.csv?zone=Nowhere', { cookie: coach });
+    expect(refused.status).toBe(400);
+  });
+
   it('gives the points that were counted', async () => {
     const attempts = await csv('attempts');
     const sum = attempts.reduce((total, { points }) => total + Number(points), 0);

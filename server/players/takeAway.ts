@@ -1,5 +1,21 @@
 import { promisify } from 'node:util';
 import { strToU8, zip, type AsyncZippable } from 'fflate';
+import {
+  ATTEMPT,
+  DRILL,
+  ENDED,
+  LANDING,
+  OFF,
+  OUTCOME,
+  PLAYED,
+  POINTS,
+  RESULT,
+  ROUND_ID,
+  STAGE,
+  STARTED,
+  TABLE,
+  UNIT,
+} from '../exports/columns.ts';
 import { csvOf } from '../exports/csv.ts';
 import { listCalls } from '../db/queries/calls.ts';
 import { ownRow } from '../db/queries/erasure.ts';
@@ -54,6 +70,7 @@ export async function takeAway(db: Database, clubId: string, playerId: string): 
     'person.json': json(await ownRow(db, playerId)),
     'rounds.csv': strToU8(
       csvOf(
+        [ROUND_ID, DRILL, STAGE, TABLE, STARTED, ENDED, RESULT, UNIT],
         rounds.map(({ id, drill, stage, table, startedAt, endedAt, result }) => ({
           round_id: id,
           drill,
@@ -64,11 +81,12 @@ export async function takeAway(db: Database, clubId: string, playerId: string): 
           result: result?.value ?? null,
           unit: result?.unit ?? null,
         })),
-        true,
+        { zone: 'UTC', begins: true },
       ),
     ),
     'attempts.csv': strToU8(
       csvOf(
+        [ROUND_ID, ATTEMPT, OUTCOME, POINTS, ...LANDING, ...OFF, PLAYED],
         rounds.flatMap(({ id, attempts }) =>
           attempts.map(({ ordinal, outcome, points, landing, along, across, playedAt }) => ({
             round_id: id,
@@ -82,7 +100,7 @@ export async function takeAway(db: Database, clubId: string, playerId: string): 
             played_at: playedAt,
           })),
         ),
-        true,
+        { zone: 'UTC', begins: true },
       ),
     ),
     'rounds.json': json(rounds),

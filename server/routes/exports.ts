@@ -4,15 +4,25 @@ import { Hono } from 'hono';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { backupPieces } from '../exports/backup.ts';
-import { csvPieces, isExport } from '../exports/csv.ts';
+import { columnsCsv, csvPieces, isExport } from '../exports/csv.ts';
 import { download } from '../exports/download.ts';
 import { keptFile, listKept } from '../exports/nightly.ts';
 import { readJsonBytes } from '../http/body.ts';
-import { notFound } from '../http/errors.ts';
+import { notFound, Refusal } from '../http/errors.ts';
 import { bePatient } from '../http/sockets.ts';
 
 /** The whole file is held in memory while it is checked. */
 const LARGEST_BACKUP = 256 * 1024 * 1024;
+
+/** The zone of the clock by which times are told, too. @throws Refusal for one that nobody knows */
+function zoneOf(asked: string | undefined): string {
+  if (asked === undefined) return 'UTC';
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: asked }).resolvedOptions().timeZone;
+  } catch {
+    throw new Refusal(400, 'zone is no time zone', 'zone');
+  }
+}
 
 /** Everything of a club to take away, and to bring back. */
 export function exportRoutes(deps: Dependencies) {
@@ -22,12 +32,18 @@ export function exportRoutes(deps: Dependencies) {
     const { clubId, ...viewer } = c.get('viewer');
     requireCoach(viewer);
     const name = c.req.param('name').replace(/\.csv$/, '');
+    const zone = zoneOf(c.req.query('zone'));
+    if (name === 'columns') {
+      c.header('content-type', 'text/csv; charset=utf-8');
+      c.header('content-disposition', 'attachment; filename="columns.csv"');
+      return c.body(columnsCsv(zone));
+    }
     if (!isExport(name)) throw notFound('this export');
     return download(c, deps, {
       name: `${name}.csv`,
       type: 'text/csv; charset=utf-8',
       clubId,
-      write: (snapshot) => csvPieces(snapshot, clubId, name),
+      write: (snapshot) => csvPieces(snapshot, clubId, name, zone),
     });
   });
 

@@ -8,7 +8,8 @@ import { dayAndClock } from '../words/dates.ts';
 import { useViewer } from '../api/viewer.ts';
 import { summaryOfBackup, type BackupSummary } from './backupSummary.ts';
 
-const CSV = ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes'] as const;
+const CSV = ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes', 'columns'] as const;
+const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const BACKUP = '/api/export/backup';
 
 /** Everything of the club to take away, and to bring back. */
@@ -29,14 +30,15 @@ export function RecordsPage() {
             For a spreadsheet
           </Title>
           <Text mb="sm">
-            Everything that was written down, as CSV with a head line. Lengths in metres, times in UTC.
+            Everything that was written down, as CSV with a head line. Lengths in metres; times in UTC, and by
+            the clock here. What each column means stands in columns.csv.
           </Text>
           <Group gap="xs">
             {CSV.map((name) => (
               <Button
                 key={name}
                 component="a"
-                href={`/api/export/csv/${name}.csv`}
+                href={`/api/export/csv/${name}.csv?zone=${encodeURIComponent(ZONE)}`}
                 download
                 variant="default"
               >
