@@ -1,43 +1,28 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { poseCall } from '../../core/virtual/poseCall.ts';
-import type { CallAnswer, CallQuestion } from '../../core/judgement/question.ts';
 import { writtenAnswer } from '../../core/records/call.ts';
 import { scoreCall } from '../../core/judgement/score.ts';
+import { executionErrorAt, LEVELS } from '../../core/player/levels.ts';
 import type { Random } from '../../core/random/random.ts';
 import type { PresetId } from '../../core/table/preset.ts';
 import { buildTable } from '../../core/table/table.ts';
+import { virtualCall } from '../../core/virtual/calls/virtualCall.ts';
 import { insertCall } from '../db/queries/calls.ts';
 
 /** Kinds of which positions are made up quickly: the demo has to be there soon. */
-const KINDS = ['does it pass', 'draw the path'] as const;
-const CALLS = 8;
+const KINDS = ['does it pass', 'draw the path', 'draw the path'] as const;
+const DIFFICULTIES = ['fair', 'plain', 'close'] as const;
+/** Calls of an evening, and evenings. */
+const AN_EVENING = 6;
+const EVENINGS = 5;
+const DAYS_APART = 6;
 const DAY_MS = 86_400_000;
-/** How often a verdict is right, and by how much a drawn way strays, metres. */
-const RIGHT = 0.72;
-const STRAY = 0.15;
-
-/** A player's answer: mostly right, never exact. */
-function answerTo(question: CallQuestion, random: Random): CallAnswer | undefined {
-  switch (question.kind) {
-    case 'does it pass': {
-      const wrong = question.truth === 'yes' ? 'no' : 'yes';
-      return { kind: 'verdict', verdict: random.uniform() < RIGHT ? question.truth : wrong };
-    }
-    case 'draw the path': {
-      const every = Math.max(1, Math.floor(question.truth.length / 6));
-      const kept = question.truth.filter((_, i) => i % every === 0 || i === question.truth.length - 1);
-      const points = kept.map(({ x, y }, i) =>
-        i === 0 ? { x, y } : { x: x + STRAY * random.normal(), y: y + STRAY * random.normal() },
-      );
-      return { kind: 'path', points };
-    }
-    default:
-      return undefined;
-  }
-}
+const MINUTE_MS = 60_000;
 
 interface DemoCaller {
   readonly playerId: string;
+  /** As whose virtual player they call, 0…100. */
+  readonly rating: number;
   readonly preset: PresetId;
   readonly random: Random;
   /** ms since 1970. */
@@ -46,24 +31,33 @@ interface DemoCaller {
   readonly idOf: (n: number) => string;
 }
 
-/** Some positions that a player of the demo called, scored by the same code as everybody's. */
+/** Some evenings of positions that a player of the demo called, scored by the same code as everybody's. */
 export async function callPositions(db: PoolConnection, caller: DemoCaller): Promise<void> {
-  const table = buildTable(caller.preset);
-  for (let n = 0; n < CALLS; n++) {
+  const { playerId, rating, preset, random, now, idOf } = caller;
+  const table = buildTable(preset);
+  const level = LEVELS.findLast((each) => each.rating <= rating) ?? LEVELS[0];
+  const mind = {
+    error: executionErrorAt(rating, table.preset.game),
+    looksAhead: level?.looksAhead ?? 0,
+    random,
+  };
+  for (let n = 0; n < AN_EVENING * EVENINGS; n++) {
     const kind = KINDS[n % KINDS.length] ?? KINDS[0];
-    const seed = 1 + Math.floor(1000 * caller.random.uniform());
-    const question = poseCall(table, kind, 'fair', seed);
-    const answer = question && answerTo(question, caller.random);
-    if (question === undefined || answer === undefined) continue;
-    await insertCall(db, caller.idOf(n), {
-      playerId: caller.playerId,
+    const difficulty = DIFFICULTIES[Math.floor(n / KINDS.length) % DIFFICULTIES.length] ?? DIFFICULTIES[0];
+    const seed = 1 + Math.floor(1000 * random.uniform());
+    const question = poseCall(table, kind, difficulty, seed);
+    if (question?.kind !== kind) continue;
+    const answer = virtualCall(mind, question, difficulty);
+    const daysAgo = 1 + DAYS_APART * (EVENINGS - 1 - Math.floor(n / AN_EVENING));
+    await insertCall(db, idOf(n), {
+      playerId,
       kind,
-      preset: caller.preset,
-      source: { kind: 'seed', seed, difficulty: 'fair' },
+      preset,
+      source: { kind: 'seed', seed, difficulty },
       answer: writtenAnswer(answer),
       score: scoreCall(question, answer),
       coach: null,
-      calledAt: new Date(caller.now - (CALLS - n) * 3 * DAY_MS).toISOString(),
+      calledAt: new Date(now - daysAgo * DAY_MS + (n % AN_EVENING) * MINUTE_MS).toISOString(),
     });
   }
 }

@@ -39,8 +39,8 @@ import { DEMO_TABLES, homeOf, type DemoTable } from './tables.ts';
 
 const SEED = DEMO_SEED;
 const DAY_MS = 86_400_000;
-/** Every so many of the players use the trainers. */
-const CALLERS_OF = 3;
+/** All but every so many of the players use the trainers. */
+const SILENT_OF = 4;
 
 /** Loads the demo club into an empty database; a database that has a club is left alone. @param now ms since 1970 @param shipped rounds that need not be played anew */
 export async function loadDemo(
@@ -88,9 +88,10 @@ export async function loadDemo(
         passwordHash: own ? (passwords[DEMO_COACHES.length] ?? null) : null,
       });
       await playCareer(db, { clubId, player, drills, random: createRandom(SEED + i), now });
-      if (i % CALLERS_OF === 0) {
+      if (i % SILENT_OF !== SILENT_OF - 1) {
         await callPositions(db, {
           playerId: idOf(player.name),
+          rating: player.career.at(-1)?.[1] ?? 0,
           preset:
             drills.find(({ document }) => document.slug === player.drills[0])?.document.table ?? 'pool-9ft',
           random: createRandom(SEED + 100 + i),

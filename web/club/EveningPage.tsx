@@ -1,4 +1,5 @@
-import { Anchor, Group, Stack, Table, Text, TextInput, Title } from '@mantine/core';
+import { DayField } from '../controls/DayField.tsx';
+import { Anchor, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
@@ -25,15 +26,12 @@ export function EveningPage() {
           </Anchor>
           <Title order={1}>The evening of {from.format('D MMMM YYYY')}</Title>
         </div>
-        <TextInput
-          type="date"
+        <DayField
           aria-label="Day"
           className="no-print"
           value={day}
-          onChange={(event) => {
-            if (event.currentTarget.value !== '') {
-              set({ day: event.currentTarget.value });
-            }
+          onChange={(next) => {
+            set({ day: next });
           }}
         />
       </Group>

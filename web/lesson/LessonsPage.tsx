@@ -1,3 +1,4 @@
+import { DayField } from '../controls/DayField.tsx';
 import { Button, Group, MultiSelect, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
@@ -216,12 +217,7 @@ function NewLesson({ players, plans, own, today }: NewLessonProps) {
           value={table?.id ?? null}
           onChange={setTableId}
         />
-        <TextInput
-          label="Day"
-          type="date"
-          value={day}
-          onChange={(event) => setDay(event.currentTarget.value)}
-        />
+        <DayField label="Day" value={day} onChange={setDay} />
         <Select
           label="Plan"
           clearable

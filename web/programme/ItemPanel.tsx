@@ -1,3 +1,4 @@
+import { DayField } from '../controls/DayField.tsx';
 import { Button, Checkbox, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
@@ -51,14 +52,7 @@ export function ItemPanel(props: ItemPanelProps) {
       {editable && (
         <>
           <Group grow mt={8} align="end">
-            <TextInput
-              label="Day"
-              type="date"
-              value={item.day}
-              onChange={(event) => {
-                if (event.currentTarget.value !== '') onChange({ ...item, day: event.currentTarget.value });
-              }}
-            />
+            <DayField label="Day" value={item.day} onChange={(day) => onChange({ ...item, day })} />
             <NumberInput
               label="Minutes"
               min={1}

@@ -1,4 +1,5 @@
-import { Button, Group, Text, TextInput, Title } from '@mantine/core';
+import { DayField } from '../controls/DayField.tsx';
+import { Button, Group, Text, Title } from '@mantine/core';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import type { ProgrammeDocument } from '../../core/records/programme.ts';
@@ -42,12 +43,7 @@ export function MatchDays({ document, onChange }: MatchDaysProps) {
         </Group>
       ))}
       <Group mt={6} align="end">
-        <TextInput
-          type="date"
-          aria-label="A match day"
-          value={day}
-          onChange={(event) => setDay(event.currentTarget.value)}
-        />
+        <DayField aria-label="A match day" value={day} onChange={setDay} />
         <Button type="submit" variant="default" disabled={day === ''}>
           Add
         </Button>

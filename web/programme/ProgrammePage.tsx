@@ -1,3 +1,4 @@
+import { DayField } from '../controls/DayField.tsx';
 import { Anchor, Button, Group, NumberInput, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
@@ -162,13 +163,11 @@ export function ProgrammePage() {
                 }}
               />
               <Group grow mt={6}>
-                <TextInput
+                <DayField
                   label="Begins in the week of"
-                  type="date"
                   value={document.startDay}
-                  onChange={(event) => {
-                    if (event.currentTarget.value === '') return;
-                    programme.change({ ...document, startDay: mondayOf(event.currentTarget.value) });
+                  onChange={(day) => {
+                    programme.change({ ...document, startDay: mondayOf(day) });
                   }}
                 />
                 <NumberInput

@@ -1,4 +1,5 @@
-import { Anchor, Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { DayField } from '../controls/DayField.tsx';
+import { Anchor, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
@@ -57,14 +58,13 @@ function Paper({ report }: { readonly report: Report }) {
           {editable && (
             <>
               {(['from', 'to'] as const).map((name) => (
-                <TextInput
+                <DayField
                   key={name}
-                  type="date"
                   aria-label={name === 'from' ? 'From' : 'To'}
                   value={draft[name]}
-                  onChange={(event) => {
-                    const next = { ...draft, [name]: event.currentTarget.value };
-                    if (next[name] !== '' && next.from <= next.to) change(next);
+                  onChange={(day) => {
+                    const next = { ...draft, [name]: day };
+                    if (next.from <= next.to) change(next);
                   }}
                 />
               ))}

@@ -8,13 +8,14 @@ export function courseWords({
   course,
   slope,
   comeback,
-}: Pick<SkillRating, 'course' | 'slope' | 'comeback'>): string {
+  basis = 'rounds',
+}: Pick<SkillRating, 'course' | 'slope' | 'comeback'> & Partial<Pick<SkillRating, 'basis'>>): string {
   const back = comeback ? ' Back near the best after a slump.' : '';
   switch (course) {
     case 'too few':
-      return `Too few rounds to say where it goes.${back}`;
+      return `Too few ${basis} to say where it goes.${back}`;
     case 'plateau':
-      return `A plateau, as far as the rounds tell.${back}`;
+      return `A plateau, as far as the ${basis} tell.${back}`;
     case 'open':
       return `No direction is sure yet.${back}`;
     case 'up':

@@ -7,6 +7,8 @@ import { executionErrorOf, LEVELS, type LevelName } from '../../player/levels.ts
 import { createRandom } from '../../random/random.ts';
 import { ball, cueBall, POOL, shotOf } from '../../testing/balls.ts';
 import { thrownTable } from '../../testing/thrownTable.ts';
+import { callAnswerSchema, writtenAnswer } from '../../records/call.ts';
+import { poseCall } from '../poseCall.ts';
 import { callCell } from './callCell.ts';
 import { virtualCall, type LevelQuestion } from './virtualCall.ts';
 
@@ -23,6 +25,20 @@ describe('virtual players who call', () => {
     expect((scores[2] ?? 0) - (scores[0] ?? 1)).toBeGreaterThan(0.1);
     expect((scores[4] ?? 0) - (scores[2] ?? 1)).toBeGreaterThan(0);
     expect(callCell(POOL, 'draw the path', 'close', 24)?.scores).toEqual(scores);
+  });
+
+  it('answer as anybody’s device does: what they say is taken', () => {
+    for (const [k, kind] of (['draw the path', 'does it pass', 'where on the cushion'] as const).entries()) {
+      const question = poseCall(POOL, kind, 'fair', 30 + k);
+      if (question?.kind !== kind) throw new Error(`no position to ask "${kind}" of`);
+      for (const { name } of LEVELS) {
+        const answer = virtualCall(callerAt(name), question, 'fair');
+        expect(callAnswerSchema.isValidSync(writtenAnswer(answer))).toBe(true);
+        const score = scoreCall(question, answer);
+        expect(score).toBeGreaterThanOrEqual(0);
+        expect(score).toBeLessThanOrEqual(1);
+      }
+    }
   });
 
   it('see what is plain to see, those who cue well nearly always', () => {

@@ -5,7 +5,7 @@ import { windowOf } from '../../judgement/pose/window.ts';
 import type { CallAnswer, CallQuestion } from '../../judgement/question.ts';
 import { toRadians } from '../../math/angle.ts';
 import { contactDistance } from '../../motion/ballBall.ts';
-import { distance } from '../../math/point.ts';
+import { distance, type Point } from '../../math/point.ts';
 import type { Shot } from '../../motion/shot.ts';
 import { aimPointOf } from '../../shot/kicks/aimPoint.ts';
 import { solvePlant } from '../../shot/plants.ts';
@@ -41,6 +41,8 @@ const TRIED = 6;
 const TRIED_STEP = toRadians(0.5);
 /** Balls that touch are so far apart, metres. */
 const TOUCHING = 1e-6;
+/** Points of a way that is drawn. */
+const MOST_POINTS = 40;
 /** Breaks that are gone through. */
 const BREAKS = 6;
 
@@ -55,6 +57,13 @@ const turned = (shot: Shot, by: number): Shot => ({
   ...shot,
   strike: { ...shot.strike, direction: shot.strike.direction + by },
 });
+
+/** A way as it is drawn with few points, its ends among them; one that does not move is drawn as a dot. */
+function drawn(points: readonly Point[]): readonly Point[] {
+  const every = Math.ceil(points.length / MOST_POINTS);
+  const few = points.filter((_, i) => i % every === 0 || i === points.length - 1);
+  return few.length === 1 ? [...few, ...few] : few;
+}
 
 /** The middle of the directions that meet the ball when each is gone through once. */
 function cushionCall(
@@ -116,7 +125,7 @@ export function virtualCall(caller: Caller, question: LevelQuestion, difficulty:
       return verdict(passes, difficulty);
     }
     case 'draw the path':
-      return { kind: 'path', points: pathAfterHit(imagined(caller, shot)) };
+      return { kind: 'path', points: drawn(pathAfterHit(imagined(caller, shot))) };
     case 'how long is the window': {
       const { pot, pocket, next, nextPocket } = question;
       const seen = windowOf({ shot: imagined(caller, shot), pot, pocket }, next, nextPocket);
