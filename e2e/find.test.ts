@@ -67,3 +67,19 @@ describe('what is looked for', () => {
     expect(await page.locator('main').evaluate((main) => main === document.activeElement)).toBe(true);
   });
 });
+
+it('help with the page opens with ?, says what the page is for, and closes with Escape; in a field ? is a letter', async () => {
+  await page.goto('/drills');
+  await page.getByRole('heading', { name: 'Drills', level: 1 }).waitFor();
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Drills' });
+  await help.getByText(/the filters stay in the address/).waitFor();
+  await help.getByText('Find a player, a drill, a page').waitFor();
+  await page.keyboard.press('Escape');
+  await help.waitFor({ state: 'hidden' });
+  await page.getByRole('searchbox').or(page.getByRole('textbox')).first().press('?');
+  expect(await page.getByRole('dialog').count()).toBe(0);
+  await page.goto('/lab/break');
+  await page.getByRole('button', { name: 'Help with this page (?)' }).click();
+  await page.getByRole('dialog', { name: 'Lab: Break' }).waitFor();
+});

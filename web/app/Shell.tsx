@@ -15,6 +15,7 @@ import { call } from '../api/client.ts';
 import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { useWords } from '../words/useWords.ts';
 import { forgetQueries } from './keptQueries.ts';
+import { PageHelpButton } from './help/PageHelpButton.tsx';
 import { FindButton } from './palette/FindButton.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { ServerAway } from './ServerAway.tsx';
@@ -51,6 +52,7 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
+        <PageHelpButton />
         <FindButton />
         <ViewerMenu />
       </header>
