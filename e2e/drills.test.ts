@@ -39,17 +39,17 @@ describe('the drills', () => {
   });
 
   it('show where they are for another table, in its proportions, and both schools', async () => {
-    await page.goto('/drills/harbour-rounds');
+    await page.goto('/drills/harbour-rounds?stage=2');
     await page.getByText('Two schools: leaving angles').waitFor();
     await page.getByRole('row', { name: /^1/ }).getByText('953 mm').waitFor();
   });
 
   it('played by the rules of a game have a card of them', async () => {
-    await page.goto('/drills/red-street');
+    await page.goto('/drills/red-street?stage=2');
     const card = page.getByRole('region', { name: 'Rules of snooker' });
     await card.getByText('the black potted off a red costs 7').waitFor();
     await card.getByText('The house rules win.', { exact: false }).waitFor();
-    await page.goto('/drills/harbour-turn');
+    await page.goto('/drills/harbour-turn?stage=2');
     await page.getByText('The task').waitFor();
     expect(await page.getByRole('region', { name: /^Rules of/ }).count()).toBe(0);
   });
@@ -81,7 +81,7 @@ describe('the drills', () => {
   });
 
   it('with several routes show each with its stroke, and the address keeps which', async () => {
-    await page.goto('/drills/back-down-the-slip');
+    await page.goto('/drills/back-down-the-slip?stage=3');
     await page.getByText('2.75 m/s').waitFor();
     await page.getByRole('radiogroup', { name: 'Route' }).getByText('Round by the far side').click();
     await page.getByText('4.2 m/s').waitFor();
@@ -90,7 +90,7 @@ describe('the drills', () => {
   });
 
   it('of a raised butt say what to mind', async () => {
-    await page.goto('/drills/round-the-mast');
+    await page.goto('/drills/round-the-mast?stage=2');
     await page.getByText('A raised butt can send a ball off the table').waitFor();
   });
 });

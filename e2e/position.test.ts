@@ -192,7 +192,7 @@ describe('a position before the shot', () => {
   });
 
   it('is opened from a drill’s page and from the scoring screen with their shot in it', async () => {
-    await page.goto('/drills/harbour-turn');
+    await page.goto('/drills/harbour-turn?stage=2');
     await page.getByRole('link', { name: 'Think it through in the lab' }).click();
     await page.waitForURL(/\/lab\/position\?pot=1&/);
     await facts()

@@ -51,8 +51,8 @@ describe('axe finds nothing serious', () => {
     ['today', '/', 'Just played'],
     ['hall', '/hall', 'Another table'],
     ['drills', '/drills?family=judgement', 'Chart the order'],
-    ['drill on pool', '/drills/back-to-the-quay', 'Mean of a round'],
-    ['drill on snooker', '/drills/held-for-the-black', 'Mean of a round'],
+    ['drill on pool', '/drills/back-to-the-quay?stage=3', 'Mean of a round'],
+    ['drill on snooker', '/drills/held-for-the-black?stage=3', 'Mean of a round'],
     ['designer', '/drills/new', 'The title is missing'],
     ['lessons', '/lesson', 'Score a round without a lesson'],
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
@@ -136,7 +136,7 @@ describe('axe finds nothing serious', () => {
 
 describe('words', () => {
   it('are those of the chosen vocabulary', async () => {
-    await page.goto('/drills/drawn-back-for-the-blue');
+    await page.goto('/drills/drawn-back-for-the-blue?stage=3');
     await page.getByText('12-ft snooker, draw, about 15 minutes').waitFor();
     await page.getByRole('button', { name: /^Menu of/ }).click();
     await page.getByText('Snooker', { exact: true }).click();

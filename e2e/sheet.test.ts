@@ -15,7 +15,7 @@ function pagesOf(pdf: Buffer): number {
 
 describe('a set-up sheet', () => {
   it('has every ball with its tolerance in the order of placing, and prints on one A4 page', async () => {
-    await page.goto('/drills/harbour-turn');
+    await page.goto('/drills/harbour-turn?stage=2');
     await page.getByRole('link', { name: 'Set-up sheet' }).click();
     await page.getByRole('heading', { name: 'Set in this order' }).waitFor();
     const balls = page.getByRole('listitem');
@@ -35,7 +35,7 @@ describe('a set-up sheet', () => {
   });
 
   it('is mirrored for the other hand, and the address keeps it', async () => {
-    await page.goto('/drills/harbour-turn/sheet');
+    await page.goto('/drills/harbour-turn/sheet?stage=2');
     await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
     await page.getByText('794 mm from the head rail, 556 mm from the right').waitFor();
     await page.reload();

@@ -109,7 +109,7 @@ describe('a table’s card', () => {
     await openNewTable('Quay room, table 5');
     await page.getByRole('button', { name: 'Archive' }).click();
     await page.getByRole('button', { name: 'Bring back' }).waitFor();
-    await page.goto('/lesson/round?drill=harbour-turn');
+    await page.goto('/lesson/round?drill=harbour-turn&stage=2');
     await page.getByRole('combobox', { name: 'Table' }).click();
     await page.getByRole('option', { name: 'Pool room, table 4' }).waitFor();
     expect(await page.getByRole('option', { name: 'Quay room, table 5' }).count()).toBe(0);
@@ -122,7 +122,7 @@ describe('a table’s card', () => {
 
 describe('every computation takes the card', () => {
   it('of a drill: on a table that plays otherwise the stroke ends elsewhere and the benchmark is its own', async () => {
-    await page.goto('/drills/harbour-turn');
+    await page.goto('/drills/harbour-turn?stage=2');
     await page.getByText('Mean of a round').waitFor();
     const picture = () => page.locator('svg.table-drawing').innerHTML();
     const standard = await picture();
@@ -135,7 +135,7 @@ describe('every computation takes the card', () => {
   });
 
   it('of a round: it is opened on the table as it is tonight and says so', async () => {
-    await page.goto('/lesson/round?drill=harbour-turn');
+    await page.goto('/lesson/round?drill=harbour-turn&stage=2');
     await choose(page, 'Player', 'Idris Pell');
     await choose(page, 'Table', 'Pool room, table 4');
     await page.getByText('Tonight: dry air, warm room, clean balls').waitFor();

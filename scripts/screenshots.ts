@@ -61,7 +61,7 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByRole('button', { name: 'Play the stroke' }).and(page.locator(':enabled')).waitFor();
   },
   sheet: async (page) => {
-    await page.goto('/drills/harbour-turn/sheet');
+    await page.goto('/drills/harbour-turn/sheet?stage=2');
     await page
       .getByText(/^± \d+ mm/)
       .nth(2)
@@ -87,7 +87,7 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByText('What happens').waitFor();
   },
   position: async (page) => {
-    await page.goto('/drills/harbour-turn');
+    await page.goto('/drills/harbour-turn?stage=2');
     await page.getByRole('link', { name: 'Think it through in the lab' }).click();
     await page
       .locator('section[aria-busy="false"]')

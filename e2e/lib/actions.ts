@@ -104,14 +104,19 @@ export async function choose(
   if ((await field.getAttribute('aria-expanded')) === 'true') await page.keyboard.press('Escape');
 }
 
-/** Chooses player and drill in the lesson room and starts; waits until the table is there. */
+/** How many stages a drill of the library has. */
+function stagesOf(slug: string): number {
+  return drillSchema.validateSync(JSON.parse(readText(slug))).stages.length;
+}
+
+/** Chooses player and drill in the lesson room and starts; waits until the table is there. @param stage the last where it is left out */
 export async function startRound(
   page: Page,
   player: string,
   drill = 'harbour-turn',
-  stage?: number,
+  stage = stagesOf(drill),
 ): Promise<void> {
-  await page.goto(`/lesson/round?drill=${drill}${stage === undefined ? '' : `&stage=${stage}`}`);
+  await page.goto(`/lesson/round?drill=${drill}&stage=${stage}`);
   await choose(page, 'Player', player);
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.getByTestId('shot').waitFor();

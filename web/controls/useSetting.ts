@@ -11,11 +11,10 @@ import {
   type TableChoice,
 } from '../table/tableChoice.ts';
 
-/** The stage that an address names, from 1; the last where it names none. */
-export function stageFrom(params: URLSearchParams, drill: Drill): number {
-  const last = drill.stages.length;
-  const wanted = Math.trunc(Number(params.get('stage') ?? last));
-  return wanted >= 1 && wanted <= last ? wanted : last;
+/** The stage that an address names, from 1. @param otherwise where it names none: the first, or the one a player is at */
+export function stageFrom(params: URLSearchParams, drill: Drill, otherwise = 1): number {
+  const wanted = Math.trunc(Number(params.get('stage') ?? otherwise));
+  return wanted >= 1 && wanted <= drill.stages.length ? wanted : 1;
 }
 
 /** The table that an address names, of those that fit; the first where it names none. */

@@ -64,7 +64,16 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const player = players.find((each) => each.id === params.get('player')) ?? only;
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
   const stages = entry?.document.stages ?? [];
-  const stage = entry === undefined ? 0 : stageFrom(params, entry.document);
+  const before = useQuery({
+    ...playerRoundsQuery(player?.id ?? '', {
+      drill: entry?.document.slug ?? '',
+      revision: entry?.revision ?? 1,
+    }),
+    enabled: player !== undefined && entry !== undefined,
+  });
+  // Where nobody says otherwise it goes on where this player was last.
+  const own = before.data?.toSorted((a, b) => b.startedAt.localeCompare(a.startedAt))[0]?.stage;
+  const stage = entry === undefined ? 0 : stageFrom(params, entry.document, own);
   const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
   const table = tableFrom(params, fitting);
   const state = table === undefined ? undefined : currentState(table, now);
@@ -74,13 +83,6 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const staged = entry === undefined ? undefined : atStage(entry.document, stage);
   const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
   const plan = useQuery(planQuery(drill, state && asPlayed(state)));
-  const before = useQuery({
-    ...playerRoundsQuery(player?.id ?? '', {
-      drill: entry?.document.slug ?? '',
-      revision: entry?.revision ?? 1,
-    }),
-    enabled: player !== undefined && entry !== undefined,
-  });
   const [lessonId, block] = [params.get('lesson'), params.get('block')];
   const lesson = lessonId === null || block === null ? null : { id: lessonId, block };
 
