@@ -54,14 +54,15 @@ describe('the drills', () => {
     expect(await page.getByRole('region', { name: /^Rules of/ }).count()).toBe(0);
   });
 
-  it('are chosen by how many balls must be set, and shown at their first stages', async () => {
+  it('are chosen by how many balls must be set, and shown at their first stages, or their last ones', async () => {
     await page.goto('/drills');
     await choose(page, 'Balls to set', 'up to 5 balls');
     await page.getByLabel('Search the drills').fill('harbour turn');
-    await page.getByRole('radiogroup', { name: 'Which stages' }).getByText('first stages').click();
-    await page.locator('a[href="/drills/harbour-turn?stage=1"]').click();
+    await page.locator('a[href="/drills/harbour-turn"]').waitFor();
+    await page.getByRole('radiogroup', { name: 'Which stages' }).getByText('last stages').click();
+    await page.locator('a[href="/drills/harbour-turn?stage=2"]').click();
     await page.getByRole('heading', { name: 'Harbour turn' }).waitFor();
-    expect(new URL(page.url()).searchParams.get('stage')).toBe('1');
+    expect(new URL(page.url()).searchParams.get('stage')).toBe('2');
   });
 
   it('are chosen for a player by what is due', async () => {

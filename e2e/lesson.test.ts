@@ -1,7 +1,16 @@
 import type { Page } from 'playwright-core';
 import { expect, it } from 'vitest';
 import { lessonWithRoundsSchema } from '../core/records/lesson.ts';
-import { choose, pixelOf, plannedLanding, points, reads, signIn } from './lib/actions.ts';
+import {
+  choose,
+  pixelOf,
+  plannedLanding,
+  points,
+  reads,
+  readText,
+  signIn,
+  startRound,
+} from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 import { inject } from 'vitest';
@@ -123,4 +132,28 @@ it('a student practises alone, without a coach', async () => {
   } finally {
     await own.close();
   }
+});
+
+it('a round begins from a picture of what is likely next, at the stage where the player was last', async () => {
+  await startRound(page, 'Corin Ash', 'harbour-turn', 2);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('e');
+  await page.getByRole('button', { name: 'End the round' }).click();
+  await page.getByTestId('review').waitFor();
+  await page.goto('/lesson/round');
+  await choose(page, 'Player', 'Corin Ash');
+  const picture = page.getByRole('button', { name: /Harbour turn/ });
+  await picture.click();
+  await expect.poll(() => new URL(page.url()).searchParams.get('drill')).toBe('harbour-turn');
+  // No stage is named: the second is the one of the last round.
+  expect(new URL(page.url()).searchParams.get('stage')).toBeNull();
+  const second = JSON.parse(readText('harbour-turn')) as { stages: { title: string }[] };
+  await expect
+    .poll(() => page.getByRole('combobox', { name: 'Stage' }).inputValue())
+    .toBe(second.stages[1]?.title);
+  // Somebody who never played it begins at the first.
+  await choose(page, 'Player', 'Pim Thorncot');
+  await expect
+    .poll(() => page.getByRole('combobox', { name: 'Stage' }).inputValue())
+    .toBe(second.stages[0]?.title);
 });

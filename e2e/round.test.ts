@@ -49,6 +49,7 @@ describe('a coach at the table', () => {
     await page.getByText('points', { exact: false }).last().waitFor();
     await page.getByRole('link', { name: 'Score a round' }).click();
     await choose(page, 'Player', 'Corin Ash');
+    await choose(page, 'Stage', 'Narrow window');
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.getByRole('button', { name: /^Potted/ }).waitFor();
 

@@ -184,8 +184,8 @@ export function DrillList() {
           size="xs"
           aria-label="Which stages"
           data={STAGES}
-          value={params.get('stage') === 'first' ? 'first' : 'last'}
-          onChange={(value) => set('stage', value === 'first' ? value : null)}
+          value={params.get('stage') === 'last' ? 'last' : 'first'}
+          onChange={(value) => set('stage', value === 'last' ? value : null)}
         />
         <Chip.Group multiple value={[...choice.only]} onChange={setMarks}>
           {MARKS.filter((mark) => params.has('for') || (mark !== 'due' && mark !== 'suits')).map((mark) => (
@@ -201,7 +201,7 @@ export function DrillList() {
           <DrillCard
             key={entry.document.slug}
             entry={entry}
-            stage={params.get('stage') === 'first' ? 1 : entry.document.stages.length}
+            stage={params.get('stage') === 'last' ? entry.document.stages.length : 1}
             need={needs.get(entry.document.slug)}
           />
         ))}
@@ -222,10 +222,7 @@ function DrillCard({ entry, stage, need }: DrillCardProps) {
   const { document } = entry;
   return (
     <div className="drill-card">
-      <Link
-        to={`/drills/${document.slug}${stage === document.stages.length ? '' : `?stage=${stage}`}`}
-        className="card card-link"
-      >
+      <Link to={`/drills/${document.slug}${stage === 1 ? '' : `?stage=${stage}`}`} className="card card-link">
         <DrillDrawing drill={atStage(document, stage)} stage={stage} small />
         <Text fw={700} size="lg" mt={4} pr={40}>
           {document.title}

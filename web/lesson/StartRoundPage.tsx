@@ -21,6 +21,7 @@ import { stageFrom, tableFrom } from '../controls/useSetting.ts';
 import { asPlayed, currentState, tablesFor } from '../table/tableChoice.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
 import { CAUTION_WORDS } from '../words/cautionWords.ts';
+import { DrillPictures } from './DrillPictures.tsx';
 import { firstResult, nextRung } from './newRound.ts';
 import { openRound } from '../outbox/roundCopy.ts';
 import { useViewer } from '../api/viewer.ts';
@@ -126,13 +127,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   }
 
   return (
-    <div
-      style={{
-        display: 'grid',
-        gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
-        gap: 28,
-      }}
-    >
+    <div className="start-round">
       <Stack>
         <Title order={1}>Start a round</Title>
         {players.length === 0 && <Text>There is no player yet: add one in Players first.</Text>}
@@ -194,9 +189,11 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
       </Stack>
       <div>
         {entry === undefined ? (
-          <Text c="dimmed" mt="xl">
-            Choose a drill to see its layout.
-          </Text>
+          <DrillPictures
+            drills={drills}
+            playerId={player?.id}
+            onChoose={(drill, chosen) => set({ drill, stage: chosen === undefined ? null : String(chosen) })}
+          />
         ) : (
           <>
             <Title order={2} size="h3" mb="xs">

@@ -1,0 +1,83 @@
+import { Text, Title, UnstyledButton } from '@mantine/core';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import dayjs from 'dayjs';
+import { atStage } from '../../core/drill/stage.ts';
+import { mondayOf } from '../../core/programme/days.ts';
+import type { ListedDrill } from '../../core/records/listedDrill.ts';
+import { nextDrillsQuery, playerResultsQuery } from '../api/players.ts';
+import { programmesQuery } from '../api/programmes.ts';
+import { tickedProgrammeQuery } from '../outbox/ticks.ts';
+import { DrillDrawing } from '../table/DrillDrawing.tsx';
+import { suggestions, type Reason, type Suggestion } from './suggested.ts';
+
+const REASONS: Readonly<Record<Reason, string>> = {
+  planned: 'in this week’s plan',
+  'played last': 'played last',
+  proposed: 'proposed',
+  favourite: 'a favourite',
+};
+
+interface DrillPicturesProps {
+  readonly drills: readonly ListedDrill[];
+  /** Undefined while nobody is chosen: then there are favourites only. */
+  readonly playerId: string | undefined;
+  readonly onChoose: (drill: string, stage: number | undefined) => void;
+}
+
+/** The drills that are likely the next ones, as pictures: what is planned, was played, is proposed, or is a favourite. */
+export function DrillPictures({ drills, playerId, onChoose }: DrillPicturesProps) {
+  const shown = useSuggestions(drills, playerId);
+  if (shown.length === 0) {
+    return (
+      <Text c="dimmed" mt="xl">
+        {playerId === undefined
+          ? 'Choose a player: then the drills that are likely next stand here.'
+          : 'Choose a drill from the list. What is played, planned or a favourite stands here the next time.'}
+      </Text>
+    );
+  }
+  return (
+    <section aria-labelledby="likely-title">
+      <Title order={2} size="h3" id="likely-title" mb="xs">
+        Likely next
+      </Title>
+      <div className="drill-pictures">
+        {shown.map(({ entry: { document }, reason, stage }) => (
+          <UnstyledButton
+            key={document.slug}
+            className="card card-link"
+            onClick={() => onChoose(document.slug, stage)}
+          >
+            <div aria-hidden>
+              <DrillDrawing drill={atStage(document, stage ?? 1)} stage={stage ?? 1} small />
+            </div>
+            <Text fw={700} mt={4}>
+              {document.title}
+            </Text>
+            <Text size="sm" c="dimmed">
+              {REASONS[reason]}
+            </Text>
+          </UnstyledButton>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function useSuggestions(drills: readonly ListedDrill[], playerId: string | undefined): readonly Suggestion[] {
+  const isKnown = playerId !== undefined;
+  const played = useQuery({ ...playerResultsQuery(playerId ?? ''), enabled: isKnown });
+  const proposed = useQuery({ ...nextDrillsQuery(playerId ?? ''), enabled: isKnown });
+  const programmes = useQuery({ ...programmesQuery, enabled: isKnown });
+  const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
+  const full = useQueries({ queries: own.map(({ id }) => tickedProgrammeQuery(id)) });
+  const week = mondayOf(dayjs().format('YYYY-MM-DD'));
+  return suggestions(drills, {
+    planned: full
+      .flatMap(({ data }) => data?.programme.document.items ?? [])
+      .filter(({ day }) => mondayOf(day) === week)
+      .toSorted((a, b) => a.day.localeCompare(b.day)),
+    played: (played.data ?? []).toSorted((a, b) => b.startedAt.localeCompare(a.startedAt)),
+    proposed: proposed.data ?? [],
+  });
+}
