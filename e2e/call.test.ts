@@ -61,7 +61,7 @@ describe('a call', () => {
 
   it('without network waits on the device, and is sent once when it is back', async () => {
     await open('does it pass', 'plain');
-    await callBy('Tamsin Gull');
+    await callBy('Lowen Carrick');
     await press('Set a position');
     await press('No');
     await press('Commit');
@@ -72,9 +72,9 @@ describe('a call', () => {
     await page.context().setOffline(false);
     await page.getByText('1 entry is kept here').waitFor({ state: 'detached' });
     const players = await playersSchema.validate(await (await page.request.get('/api/players')).json());
-    const tamsin = players.find((each) => each.name === 'Tamsin Gull');
+    const lowen = players.find((each) => each.name === 'Lowen Carrick');
     const calls = await callsSchema.validate(
-      await (await page.request.get(`/api/players/${tamsin?.id ?? ''}/calls`)).json(),
+      await (await page.request.get(`/api/players/${lowen?.id ?? ''}/calls`)).json(),
     );
     expect(calls).toHaveLength(1);
   });

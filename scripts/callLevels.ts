@@ -19,15 +19,18 @@ const DIGITS = 4;
 const TABLES = { pool: 'pool-9ft', snooker: 'snooker-12ft' } as const;
 const GAMES = ['pool', 'snooker'] as const;
 
-/** Positions of a cell: fewer where each has to be planned, or measured, for every level. */
+/** Positions of a cell: fewer where each has to be searched for, planned or measured for every level. */
 const MANY = 60;
 const POSITIONS: Readonly<Partial<Record<LevelKind, number>>> = {
   'how long is the window': 24,
   'which ball first': 12,
-  'which suit': 12,
-  'key ball': 12,
-  'whole order': 12,
-  'where to be': 16,
+  'which suit': 8,
+  'key ball': 8,
+  'whole order': 8,
+  'where to be': 12,
+  'which line': 24,
+  'where on the cushion': 40,
+  'what will be on': 24,
 };
 
 const known = (): CallLevelRow[] =>
