@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core';
 import { expect, it } from 'vitest';
+import { openRoundSchema } from '../core/records/openRound.ts';
 import { lessonWithRoundsSchema } from '../core/records/lesson.ts';
 import {
   choose,
@@ -139,7 +140,12 @@ it('a round begins from a picture of what is likely next, at the stage where the
   await page.keyboard.press('Space');
   await page.keyboard.press('e');
   await page.getByRole('button', { name: 'End the round' }).click();
-  await page.getByTestId('review').waitFor();
+  const round = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  const ended = async () => {
+    const reply: unknown = await (await page.request.get(`/api/rounds/${round}`)).json();
+    return (await openRoundSchema.validate(reply)).round.endedAt !== null;
+  };
+  await expect.poll(ended).toBe(true);
   await page.goto('/lesson/round');
   await choose(page, 'Player', 'Corin Ash');
   const picture = page.getByRole('button', { name: /Harbour turn/ });
