@@ -37,6 +37,9 @@ function shotsOf({ log, ...attempt }: ExportRow): ExportRow[] {
 /** What a spreadsheet takes for the beginning of a formula: at the very beginning, or after blanks and new lines. */
 const FORMULA = /^[\s\u00a0\ufeff]*[=+\-@|\t\r]/;
 
+/** A text that is a number is no formula. */
+const NUMBER = /^-?\d+(\.\d+)?(e[+-]?\d+)?$/i;
+
 /** Digits after the point of what is measured: millimetres, and thousandths. */
 const DIGITS = 3;
 /** Of what is counted, where shares of a point are. */
@@ -77,7 +80,7 @@ function cellsOf({ kind }: Column, value: unknown, clock: (at: Date) => string):
     case 'day':
     case 'text':
       // A formula stays a text.
-      return [typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value];
+      return [typeof value === 'string' && FORMULA.test(value) && !NUMBER.test(value) ? `'${value}` : value];
   }
 }
 
