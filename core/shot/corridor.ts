@@ -40,13 +40,19 @@ export function narrowestGap(
   return narrowest;
 }
 
-/** Whether a ball passes all others on a straight way; arguments as for `narrowestGap`. */
+/** Balls that are nearer by less than this touch, metres: places in floating point are not more exact than that. */
+const TOUCHING = 1e-6;
+
+/**
+ * Whether a ball passes all others on a straight way; arguments as for `narrowestGap`. One that it touches and goes away
+ * from, or along, is not in its way.
+ */
 export function isClear(from: Point, to: Point, radius: number, balls: readonly BallOnTable[]): boolean {
   for (const ball of balls) {
     const t = nearestShare(from, to, ball);
     const dx = from.x + t * (to.x - from.x) - ball.x;
     const dy = from.y + t * (to.y - from.y) - ball.y;
-    const reach = radius + ball.radius;
+    const reach = radius + ball.radius - TOUCHING;
     if (dx * dx + dy * dy < reach * reach) return false;
   }
   return true;
