@@ -49,7 +49,10 @@ function save(row: CallLevelRow): void {
   renameSync(`${FILE}.new`, FILE);
 }
 
-for (const kind of LEVEL_KINDS) {
+/** Words on the command line name kinds; without one it is all of them. */
+const words = process.argv.slice(2);
+
+for (const kind of LEVEL_KINDS.filter((each) => words.length === 0 || words.includes(each))) {
   for (const game of GAMES) {
     for (const difficulty of DIFFICULTIES) {
       const place = placeOf({ kind, game, difficulty });
