@@ -1,7 +1,7 @@
 import { orderGameOf, type PlanState } from '../core/drill/orderGame.ts';
 import type { BallOnTable } from '../core/motion/shot.ts';
 import { CAREFUL, QUICK_LOOK } from '../core/planning/order/look.ts';
-import type { OrderQuestion } from '../core/planning/order/planner.ts';
+import type { OrderQuestion } from '../core/planning/order/orderQuestion.ts';
 import { COARSE, FINE, GLANCE } from '../core/planning/order/tableDetail.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import type { Order } from '../core/records/drill.ts';

@@ -1,7 +1,7 @@
 import { orderGameOf } from '../core/drill/orderGame.ts';
 import { OrderPlanner } from '../core/planning/order/planner.ts';
 import { playOut } from '../core/planning/order/playOut.ts';
-import { COARSE, FINE } from '../core/planning/order/tableDetail.ts';
+import { FINE } from '../core/planning/order/tableDetail.ts';
 import { executionErrorOf, type LevelName } from '../core/player/levels.ts';
 import { createRandom } from '../core/random/random.ts';
 import type { Order } from '../core/records/drill.ts';
@@ -22,8 +22,9 @@ const TABLES = 200;
 const PLAYS = 40;
 /** Groups of tables by their claims, as many in each. */
 const GROUPS = 10;
-/** The short form looks at so few tables that chance alone moves a group by more. */
-const WHOLE = 1;
+/** Points by which claims may be off in the mean, and in a group. */
+const MOST_OFF = 1;
+const MOST_OFF_GROUP = 5;
 
 interface Claim {
   readonly claimed: number;
@@ -31,24 +32,24 @@ interface Claim {
   readonly cleared: number;
 }
 
-function claimOf(t: number, seed: number, plays: number, detail: typeof FINE): Claim | undefined {
+function claimOf(t: number, seed: number): Claim | undefined {
   const kind = KINDS[t % KINDS.length];
   if (kind === undefined) return undefined;
   const { cue, balls } = thrownTable(kind.balls, 1_000 * seed + t);
   const onTable = balls.map(({ id }) => id);
   const order: Order = kind.order === 'rotation' ? { kind: 'rotation' } : { kind: 'any' };
   const game = orderGameOf(order, { onTable, last: undefined, suit: undefined });
-  const question = { table: POOL, balls, game, error: executionErrorOf(kind.level, 'pool'), detail };
+  const question = { table: POOL, balls, game, error: executionErrorOf(kind.level, 'pool'), detail: FINE };
   const planner = OrderPlanner.of(question);
   const stroke = planner?.choose(game.start, cue, balls);
   if (planner === undefined || stroke === undefined) return undefined;
   const random = createRandom(9_000 + 77 * t + seed);
   let cleared = 0;
-  for (let k = 0; k < plays; k++) {
+  for (let k = 0; k < PLAYS; k++) {
     if (playOut(question, planner, { state: game.start, cue, balls }, random.fork(k)).end === 'cleared')
       cleared++;
   }
-  return { claimed: planner.judged(game.start, stroke).value, cleared: cleared / plays };
+  return { claimed: planner.judged(game.start, stroke).value, cleared: cleared / PLAYS };
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -59,28 +60,24 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
  */
 export function claims({ seed, size }: Asked): readonly Figure[] {
   const tables = Math.round(TABLES * size);
-  const plays = size < WHOLE ? 6 : PLAYS;
-  const detail = size < WHOLE ? COARSE : FINE;
   const all: Claim[] = [];
   for (let t = 0; t < tables; t++) {
-    const claim = claimOf(t, seed, plays, detail);
+    const claim = claimOf(t, seed);
     if (claim !== undefined) all.push(claim);
   }
   const tooMuch = (some: readonly Claim[]) =>
     100 * mean(some.map(({ claimed, cleared }) => claimed - cleared));
   const sorted = all.toSorted((a, b) => a.claimed - b.claimed);
-  const groups = size < WHOLE ? 2 : GROUPS;
-  const [mostOff, groupOff] = size < WHOLE ? [8, 15] : [1, 5];
   return [
     told('claims.tables', all.length, 'with a shot'),
-    within('claims.mean', tooMuch(all), [-mostOff, mostOff], 'points too much'),
-    ...Array.from({ length: groups }, (_, g) => {
-      const some = sorted.slice((g * sorted.length) / groups, ((g + 1) * sorted.length) / groups);
+    within('claims.mean', tooMuch(all), [-MOST_OFF, MOST_OFF], 'points too much'),
+    ...Array.from({ length: GROUPS }, (_, g) => {
+      const some = sorted.slice((g * sorted.length) / GROUPS, ((g + 1) * sorted.length) / GROUPS);
       const claimed = Math.round(100 * mean(some.map((each) => each.claimed)));
       return within(
         `claims.around-${String(claimed)}`,
         tooMuch(some),
-        [-groupOff, groupOff],
+        [-MOST_OFF_GROUP, MOST_OFF_GROUP],
         'points too much',
       );
     }),

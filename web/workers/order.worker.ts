@@ -11,7 +11,8 @@ import {
   type OrderAnswer,
 } from '../../core/planning/order/orderPlan.ts';
 import { shareOfShots } from '../../core/planning/order/orderShots.ts';
-import { OrderPlanner, type OrderQuestion } from '../../core/planning/order/planner.ts';
+import type { OrderQuestion } from '../../core/planning/order/orderQuestion.ts';
+import { OrderPlanner } from '../../core/planning/order/planner.ts';
 import type { ShotTable } from '../../core/planning/order/shotTable.ts';
 import { executionErrorOf, LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { OrderAsked, OrderSolver, OrderTold } from './orderProtocol.ts';

@@ -1,7 +1,7 @@
 import { orderGameOf } from '../../core/drill/orderGame.ts';
 import type { PlanState } from '../../core/drill/orderGame.ts';
 import { CAREFUL, QUICK_LOOK } from '../../core/planning/order/look.ts';
-import type { OrderQuestion } from '../../core/planning/order/planner.ts';
+import type { OrderQuestion } from '../../core/planning/order/orderQuestion.ts';
 import { COARSE, FINE, GLANCE } from '../../core/planning/order/tableDetail.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';

@@ -2,7 +2,8 @@ import { expose } from 'comlink';
 import type { PlanState } from '../../core/drill/orderGame.ts';
 import { playEnds } from '../../core/planning/order/orderPlan.ts';
 import { shareOfShots } from '../../core/planning/order/orderShots.ts';
-import { OrderPlanner, type OrderQuestion } from '../../core/planning/order/planner.ts';
+import type { OrderQuestion } from '../../core/planning/order/orderQuestion.ts';
+import { OrderPlanner } from '../../core/planning/order/planner.ts';
 import { orderQuestion, PLAY_SEED } from './orderQuestion.ts';
 import type { ShareSolver } from './orderShareProtocol.ts';
 

@@ -11,7 +11,8 @@ import { cushionsOf } from '../stops.ts';
 import { cueBallAt } from '../windowAmong.ts';
 import { ownBalls, type ChoiceCourse } from './choices.ts';
 import { clustersOf } from './clusters.ts';
-import type { OrderPlanner, OrderQuestion } from './planner.ts';
+import type { OrderQuestion } from './orderQuestion.ts';
+import type { OrderPlanner } from './planner.ts';
 import type { OrderPlace } from './playOut.ts';
 import type { ProblemBall } from './problemBalls.ts';
 

@@ -5,7 +5,8 @@ import { blockedBalls, type BlockedBall } from './blockedBalls.ts';
 import type { PlannedChoice, PlayedChance } from './choices.ts';
 import { courseOf, type CourseRequest, type OrderCourse } from './course.ts';
 import { CLEARANCE_ENDS, playOut, type ClearanceEnd, type OrderPlace } from './playOut.ts';
-import { OrderPlanner, type OrderQuestion } from './planner.ts';
+import type { OrderQuestion } from './orderQuestion.ts';
+import { OrderPlanner } from './planner.ts';
 
 /** What is asked beside the balls and the order. */
 export interface PlanRequest<S> extends CourseRequest<S> {

@@ -1,7 +1,7 @@
 import { acceptanceOf } from '../../shot/acceptance.ts';
 import { potLines, type PotLine } from '../potOptions.ts';
 import { MANY_NODES, MOST_NODES, orderNodes, type OrderNode } from './nodes.ts';
-import type { OrderQuestion } from './planner.ts';
+import type { OrderQuestion } from './orderQuestion.ts';
 import { buildShotTable, type ShotTable, type TableShare } from './shotTable.ts';
 import { WIDE } from './tableDetail.ts';
 

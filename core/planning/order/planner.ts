@@ -4,42 +4,23 @@ import { simulate } from '../../motion/simulate.ts';
 import { buttOf, hampered } from '../../player/cueing.ts';
 import { errorAsCued } from '../../player/asCued.ts';
 import { executedWith, type Draws } from '../../player/execute.ts';
-import type { ExecutionError } from '../../player/levels.ts';
 import type { Acceptance } from '../../shot/acceptance.ts';
 import { acceptanceNear } from '../../shot/acceptanceNear.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import type { PocketName } from '../../table/pockets.ts';
-import type { Table } from '../../table/table.ts';
 import { roughPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
 import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
-import { MOST_NODES, orderNodes, type OrderGame, type OrderNode } from './nodes.ts';
+import { MOST_NODES, orderNodes, type OrderNode } from './nodes.ts';
 import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS } from './draws.ts';
-import { CAREFUL, type Look } from './look.ts';
+import { CAREFUL } from './look.ts';
 import { hasMoved, opennessOf } from './movedBalls.ts';
 import { openBalls, problemBalls, type ProblemBall } from './problemBalls.ts';
+import type { OrderQuestion } from './orderQuestion.ts';
 import { FEW, orderShots, potsAlone } from './orderShots.ts';
-import { isWanted, mayCue, type ShotRules, type ShotTable } from './shotTable.ts';
-import type { TableDetail } from './tableDetail.ts';
+import { isWanted, mayCue, type ShotTable } from './shotTable.ts';
 import { valuesOf, type Values } from './values.ts';
-
-/** What a plan is asked for. */
-export interface OrderQuestion<S> extends ShotRules {
-  readonly table: Table;
-  /** Object balls where they lie. */
-  readonly balls: readonly BallOnTable[];
-  readonly game: OrderGame<S>;
-  /** The player's: standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees). */
-  readonly error: ExecutionError;
-  readonly detail: TableDetail;
-  /** Pots after the one that is played which are looked at; left out, all up to the end. */
-  readonly ahead?: number | undefined;
-  /** How closely the strokes of a shot are looked at; left out, as closely as a plan that is shown. */
-  readonly look?: Look | undefined;
-  /** The question's shots, where other threads have worked them out. */
-  readonly shots?: ShotTable | undefined;
-}
 
 /** A stroke that a plan proposes. */
 export interface PlannedStroke {

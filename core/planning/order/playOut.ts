@@ -8,7 +8,8 @@ import { respotPlace } from '../../rack/respot.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { ELSEWHERE } from './movedBalls.ts';
 import { MANY_NODES } from './nodes.ts';
-import { OrderPlanner, type OrderQuestion } from './planner.ts';
+import type { OrderQuestion } from './orderQuestion.ts';
+import { OrderPlanner } from './planner.ts';
 import { COARSE } from './tableDetail.ts';
 
 /** Why a clearance ended. */
