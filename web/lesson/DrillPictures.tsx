@@ -6,6 +6,7 @@ import { mondayOf } from '../../core/programme/days.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { nextDrillsQuery, playerResultsQuery } from '../api/players.ts';
 import { programmesQuery } from '../api/programmes.ts';
+import { Loading } from '../controls/Loading.tsx';
 import { tickedProgrammeQuery } from '../outbox/ticks.ts';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { suggestions, type Reason, type Suggestion } from './suggested.ts';
@@ -27,6 +28,7 @@ interface DrillPicturesProps {
 /** The drills that are likely the next ones, as pictures: what is planned, was played, is proposed, or is a favourite. */
 export function DrillPictures({ drills, playerId, onChoose }: DrillPicturesProps) {
   const shown = useSuggestions(drills, playerId);
+  if (shown === undefined) return <Loading what="what is likely next" error={null} />;
   if (shown.length === 0) {
     return (
       <Text c="dimmed" mt="xl">
@@ -64,13 +66,18 @@ export function DrillPictures({ drills, playerId, onChoose }: DrillPicturesProps
   );
 }
 
-function useSuggestions(drills: readonly ListedDrill[], playerId: string | undefined): readonly Suggestion[] {
+/** Undefined while a list is still asked for: a picture that changed under the finger would begin another stage. */
+function useSuggestions(
+  drills: readonly ListedDrill[],
+  playerId: string | undefined,
+): readonly Suggestion[] | undefined {
   const isKnown = playerId !== undefined;
   const played = useQuery({ ...playerResultsQuery(playerId ?? ''), enabled: isKnown });
   const proposed = useQuery({ ...nextDrillsQuery(playerId ?? ''), enabled: isKnown });
   const programmes = useQuery({ ...programmesQuery, enabled: isKnown });
   const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
   const full = useQueries({ queries: own.map(({ id }) => tickedProgrammeQuery(id)) });
+  if ([played, proposed, programmes, ...full].some(({ isLoading }) => isLoading)) return undefined;
   const week = mondayOf(dayjs().format('YYYY-MM-DD'));
   return suggestions(drills, {
     planned: full
