@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
+import { toRadians } from '../math/angle.ts';
+import { simulate } from '../motion/simulate.ts';
+import { POOL } from '../testing/balls.ts';
 import { answerPlanFile } from './planFile.ts';
 
 const QUESTION = {
@@ -143,11 +146,33 @@ describe('a question for the order of a clearance', () => {
     expect(alike.suits?.better).toBeNull();
   });
 
-  it('is not answered under conditions that a plan would break', () => {
-    expect(answerPlanFile({ ...QUESTION, conditions: ['cushion first'] })).toMatchObject({
-      found: false,
-      why: expect.stringContaining('cushion first') as string,
-    });
+  it('plays every ball by a cushion first where the drill asks for it', () => {
+    const balls = [
+      { id: '1', x: 2.4, y: 0.16 },
+      { id: '2', x: 2.38, y: 1.1 },
+    ];
+    const question = { ...QUESTION, balls, player: 'title', play: 16 };
+    const straight = answerPlanFile(question);
+    const answer = answerPlanFile({ ...question, conditions: ['cushion first'] });
+    if (!('found' in answer) || !answer.found) throw new Error('no plan');
+    if (!('found' in straight) || !straight.found) throw new Error('no straight plan');
+    const [first] = answer.steps;
+    const { ballRadius: radius, ballMass: mass } = POOL.preset;
+    const strike = {
+      ...first!.strike,
+      ball: 'cue',
+      direction: toRadians(first!.strike.direction),
+      elevation: toRadians(first!.strike.elevation),
+    };
+    const lying = [{ id: 'cue', ...answer.cueBall }, ...balls].map((at) => ({ ...at, radius, mass }));
+    const { events, rest } = simulate({ table: POOL, balls: lying, strike });
+    expect(events.find(({ kind }) => kind === 'ball-cushion' || kind === 'ball-ball')?.kind).toBe(
+      'ball-cushion',
+    );
+    expect(rest.find(({ id }) => id === first!.ball)?.pocket).toBe(first!.pocket);
+    // Harder than straight, and no fault of the condition among its ends.
+    expect(answer.chance.share).toBeGreaterThan(0.2);
+    expect(answer.chance.share).toBeLessThan(straight.chance.share);
   });
 
   it.each([

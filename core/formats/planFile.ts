@@ -7,7 +7,7 @@ import { MOST_NODES } from '../planning/order/nodes.ts';
 import type { BallAtStep } from '../planning/order/wishes.ts';
 import { CAREFUL, QUICK_LOOK } from '../planning/order/look.ts';
 import { COARSE, FINE, GLANCE } from '../planning/order/tableDetail.ts';
-import { shotRulesOf, UNPLANNED } from '../virtual/shotRules.ts';
+import { shotRulesOf } from '../virtual/shotRules.ts';
 import { checkLying, errorOf, isOfQuestion } from './questionFields.ts';
 import { lyingTableOf, planFileSchema, type PlanFile } from './planFileSchema.ts';
 
@@ -110,10 +110,6 @@ function answer(file: PlanFile, clock: (() => number) | undefined): PlanAnswer {
     { onTable: ids, last: undefined, suit: undefined },
     { wishes, alternating: conditions.includes('alternating pockets') },
   );
-  const unplanned = conditions.find((condition) => UNPLANNED.includes(condition));
-  if (unplanned !== undefined) {
-    return { found: false, why: `plans do not know the condition "${unplanned}" yet`, blocked: [] };
-  }
   const planned = planOrder({
     table,
     balls,

@@ -55,6 +55,8 @@ export function brokenConditions(
 ): readonly Condition[] {
   const cushions = result.events.filter((event) => event.kind === 'ball-cushion' && event.id === cue).length;
   const meetings = result.events.flatMap((event) => (event.kind === 'ball-ball' ? [event.ids] : []));
+  const met = result.events.findIndex((event) => event.kind === 'ball-ball' && event.ids.includes(cue));
+  const before = met === -1 ? result.events : result.events.slice(0, met);
   const second = meetings.some((ids) => ids.some((id) => id !== cue && id !== object));
   const fallen = result.rest.find(({ id }) => id === object)?.pocket;
   const isBroken = (condition: Condition): boolean => {
@@ -63,6 +65,8 @@ export function brokenConditions(
         return cushions > 0;
       case 'at least one cushion':
         return cushions === 0;
+      case 'cushion first':
+        return !before.some((event) => event.kind === 'ball-cushion' && event.id === cue);
       case 'no second ball':
       case 'no plants or doubles':
         return second;

@@ -11,7 +11,7 @@ import { COARSE, GLANCE } from '../planning/order/tableDetail.ts';
 import type { Drill } from '../records/drill.ts';
 import type { ChosenPot } from './choosePot.ts';
 import type { VirtualPlayer } from './player.ts';
-import { isPlannable, shotRulesOf } from './shotRules.ts';
+import { shotRulesOf } from './shotRules.ts';
 
 /** Who looks fewer pots ahead than this needs no plan. */
 const PLANS_FROM = 2;
@@ -45,11 +45,12 @@ export type ClearancePlans = (state: PlanState, balls: readonly BallOnTable[]) =
 export function clearancePlans(player: VirtualPlayer, drill: Drill): ClearancePlans {
   const { table, error, looksAhead = 1 } = player;
   const { order } = clearanceRules(drill);
-  if (looksAhead < PLANS_FROM || !isPlannable(drill)) return () => undefined;
+  const rules = shotRulesOf(drill.conditions);
+  // Straight pots are chosen without a plan; those by a cushion are known to plans only.
+  if (looksAhead < PLANS_FROM && !rules.cushionFirst) return () => undefined;
   const alternating = drill.conditions.includes('alternating pockets');
   // Of few strokes all may break a condition.
   const look = drill.conditions.length > 0 ? { ...CAREFUL, freeing: false } : QUICK_LOOK;
-  const rules = shotRulesOf(drill.conditions);
 
   let known: readonly KnownPlan[] = [];
 

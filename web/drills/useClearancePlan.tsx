@@ -8,7 +8,6 @@ import { NO_WISHES } from '../../core/planning/order/wishes.ts';
 import { executionErrorOf, LEVEL_NAMES, type LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { Table } from '../../core/table/table.ts';
-import { isPlannable } from '../../core/virtual/shotRules.ts';
 import { useViewer } from '../api/viewer.ts';
 import { OneOf } from '../controls/fields.tsx';
 import { isPlanKept } from '../planner/order/isKept.ts';
@@ -38,7 +37,7 @@ export function useClearancePlan(drill: Drill, stage: number, table: Table): Sho
   const [looked, setLooked] = useState(0);
   const { task, conditions } = drill;
   const isKept = isPlanKept(useViewer(), drill);
-  const order = task.kind === 'clear' && isPlannable(drill) ? task.order : undefined;
+  const order = task.kind === 'clear' ? task.order : undefined;
   const balls = useMemo(
     () => (order === undefined ? [] : ballsOfSetUp(setUp(drill, table.preset, SEED))),
     [drill, table, order],

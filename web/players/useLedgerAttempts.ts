@@ -3,7 +3,6 @@ import { atStage } from '../../core/drill/stage.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { Round } from '../../core/records/round.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { isPlannable } from '../../core/virtual/shotRules.ts';
 import { revisionQuery } from '../api/drills.ts';
 import { playerRoundsQuery } from '../api/players.ts';
 import { tableStateQuery } from '../api/tables.ts';
@@ -43,7 +42,7 @@ export function useLedgerAttempts(playerId: string): readonly AttemptToWork[] | 
       const [text, state] = [texts[i]?.data, states[i]?.data];
       if (text === undefined || state === undefined) return [];
       const drill = atStage(text.document, round.stage);
-      if (!isPlannable(drill)) return [];
+      if (drill.task.kind !== 'clear') return [];
       const on = asPlayed(state);
       const { carrying } = ledgerAttempts([round], drill, TABLE_PRESETS[round.table.preset]);
       return carrying.map((attempt): AttemptToWork => ({ ...attempt, drill, on }));

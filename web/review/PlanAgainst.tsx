@@ -8,7 +8,6 @@ import type { OpenRound } from '../../core/records/openRound.ts';
 import type { Course, ScoredSoFar } from '../../core/scoring/course.ts';
 import { planMoments } from '../../core/scoring/planMoments.ts';
 import { tableOfCard } from '../../core/table/card.ts';
-import { isPlannable } from '../../core/virtual/shotRules.ts';
 import { adviceQuery, PLANNED_FOR } from '../planner/order/moments.ts';
 
 interface PlanAgainstProps {
@@ -23,7 +22,7 @@ export function PlanAgainst({ open, course, scoring }: PlanAgainstProps) {
   const logged = scoring.attempts.filter(({ log }) => log.shots.length > 0);
   const [wanted, setWanted] = useState<number>();
   const attempt = logged.find(({ ordinal }) => ordinal === wanted);
-  if (!isPlannable(drill) || logged.length === 0) return null;
+  if (drill.task.kind !== 'clear' || logged.length === 0) return null;
   return (
     <section aria-label="The plan against what was played" data-testid="plan-against">
       <Text fw={700} mt={8}>

@@ -8,7 +8,6 @@ import { planMoments } from '../../core/scoring/planMoments.ts';
 import { drillFromTrouble, troubleShot, type PositionBefore } from '../../core/scoring/troubleShot.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
-import { isPlannable } from '../../core/virtual/shotRules.ts';
 import { originOfTrouble } from '../../core/virtual/troubleOrigin.ts';
 import { useViewer } from '../api/viewer.ts';
 import { useDraftDrill } from '../controls/useDraftDrill.ts';
@@ -53,7 +52,7 @@ export function TroubleCard({ open, course, scoring }: TroubleCardProps) {
   const { data: entries = [] } = useQuery({
     queryKey: ['ledger of trouble', round.id, found?.ordinal, found?.log.shots],
     queryFn: () => ledgerOfTrouble(),
-    enabled: found !== undefined && isPlannable(drill),
+    enabled: found !== undefined && drill.task.kind === 'clear',
     staleTime: Infinity,
     networkMode: 'always',
   });

@@ -7,11 +7,11 @@ import { executedWith, type Draws } from '../../player/execute.ts';
 import type { Acceptance } from '../../shot/acceptance.ts';
 import { acceptanceNear } from '../../shot/acceptanceNear.ts';
 import { isOnTable } from '../../shot/outcome.ts';
-import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import type { PocketName } from '../../table/pockets.ts';
 import { roughPotChance } from '../bestPot.ts';
 import { chanceAt, type PositionWindow } from '../grid.ts';
-import { potLines, potOptions, type AcceptanceSource, type PotLine, type PotOption } from '../potOptions.ts';
+import { potLines, potOptions, type AcceptanceSource, type PotLine } from '../potOptions.ts';
+import { aimsAt, cushionOptions, type ApproachOption } from './approach.ts';
 import { MOST_NODES, orderNodes, type OrderNode } from './nodes.ts';
 import { CLOSE_DRAWS, JUDGING_DRAWS, ROUGH_DRAWS } from './draws.ts';
 import { CAREFUL } from './look.ts';
@@ -140,7 +140,7 @@ export class OrderPlanner<S> {
     balls: readonly BallOnTable[],
     only: OnlyAt = ANYWHERE,
   ): readonly PlannedStroke[] {
-    const { table, game, error, look = CAREFUL } = this.#question;
+    const { table, game, look = CAREFUL } = this.#question;
     const barred = game.barred?.(state);
     const lines = potLines(table, balls, game.legal(state), this.#acceptance).filter(
       (line) =>
@@ -149,7 +149,7 @@ export class OrderPlanner<S> {
         (only.pocket ?? line.pocket) === line.pocket &&
         isWanted(line, this.#question),
     );
-    const options = potOptions(table, cue, lines, balls, error)
+    const options = this.#options(cue, lines, balls)
       .filter(({ cueing }) => mayCue(cueing, this.#question))
       .map((option) => ({ option, hope: option.chance * (HOPE + this.#bestAfter(state, option.line)) }))
       .sort((a, b) => b.hope - a.hope)
@@ -164,6 +164,17 @@ export class OrderPlanner<S> {
     return [...settled, ...close.slice(look.settled), ...rough.slice(look.closely)].filter(
       ({ value }) => value > 0,
     );
+  }
+
+  #options(
+    cue: BallOnTable,
+    lines: readonly PotLine[],
+    balls: readonly BallOnTable[],
+  ): readonly ApproachOption[] {
+    const { table, error, cushionFirst } = this.#question;
+    return cushionFirst === true
+      ? cushionOptions(table, cue, lines, balls, error)
+      : potOptions(table, cue, lines, balls, error).map((option) => ({ ...option, by: undefined }));
   }
 
   /** Known for balls that have not moved, and nearly exact for others. */
@@ -184,25 +195,19 @@ export class OrderPlanner<S> {
     return map === undefined ? 0 : map.chances.reduce((most, value) => Math.max(most, value), 0);
   }
 
-  #tried(
-    state: S,
-    cue: BallOnTable,
-    balls: readonly BallOnTable[],
-    { line, cueing }: PotOption,
-  ): PlannedStroke[] {
+  #tried(state: S, cue: BallOnTable, balls: readonly BallOnTable[], option: ApproachOption): PlannedStroke[] {
     const { table, error, look = CAREFUL } = this.#question;
+    const { line, cueing } = option;
     const own = hampered(error, cueing.because);
     const elevation = buttOf(cueing);
     const strokes: PlannedStroke[] = [];
     for (const speed of look.speeds) {
-      const plain = { tip: { side: 0, height: 0 }, elevation, speed };
-      const falls = aimedPot(table, cue, line, own, plain)?.falls ?? 0;
+      const aimed = aimsAt(table, cue, option, own, elevation, speed, LEAST_CHANCE);
       for (const height of look.heights) {
-        const tip = { side: 0, height };
-        const aimed = aimedStroke(table, cue, line, own, { tip, elevation, speed });
-        const chance = falls * (aimed?.arrives ?? 0);
-        if (aimed === undefined || chance < LEAST_CHANCE) continue;
-        const strike = { ball: cue.id, speed, direction: aimed.leaves, tip, elevation };
+        const aim = aimed(height);
+        const chance = aim === undefined ? 0 : aim.falls * aim.arrives;
+        if (aim === undefined || chance < LEAST_CHANCE) continue;
+        const strike = { ball: cue.id, speed, direction: aim.leaves, tip: { side: 0, height }, elevation };
         const shot: Shot = { table, balls: [cue, ...balls], strike };
         const stroke = { shot, ball: line.ball, pocket: line.pocket, chance, value: 0 };
         strokes.push(this.#played(state, stroke, ROUGH_DRAWS));
@@ -245,7 +250,7 @@ export class OrderPlanner<S> {
     { shot, ball }: PlannedStroke,
     { rest }: ShotResult,
   ): number {
-    const { table, game, error, look = CAREFUL } = this.#question;
+    const { table, game, look = CAREFUL } = this.#question;
     const legal = game.legal(next);
     const value = chanceAt(map, cue);
     // Of many balls one can nearly always be seen.
@@ -259,7 +264,7 @@ export class OrderPlanner<S> {
     const struck = left.find(({ id }) => id === shot.strike.ball);
     if (struck === undefined) return 0;
     const objects = left.filter((each) => each !== struck);
-    const best = roughPotChance(table, struck, objects, legal, error, this.#acceptance);
+    const best = this.#roughly(struck, objects, legal);
     if (isMoved) {
       const known = Math.min(value, best);
       const open = opennessOf(table, objects, this.#acceptance);
@@ -270,5 +275,18 @@ export class OrderPlanner<S> {
     }
     const hoped = Math.max(value, HOPE * best);
     return many ? hoped : Math.min(hoped, best);
+  }
+
+  /** The chance of the best legal pot by plain geometry. */
+  #roughly(cue: BallOnTable, objects: readonly BallOnTable[], legal: readonly string[]): number {
+    const { table, error, cushionFirst } = this.#question;
+    if (cushionFirst !== true) {
+      return roughPotChance(table, cue, objects, legal, error, this.#acceptance);
+    }
+    const lines = potLines(table, objects, legal, this.#acceptance);
+    return cushionOptions(table, cue, lines, objects, error).reduce(
+      (most, { chance }) => Math.max(most, chance),
+      0,
+    );
   }
 }

@@ -4,16 +4,15 @@ import type { BallOnTable, Shot, ShotResult, Tip } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import { buttOf, cueingOf, hampered, type Cueing } from '../../player/cueing.ts';
 import type { ExecutionError } from '../../player/levels.ts';
-import { aimedPot, aimedStroke } from '../../shot/potChance.ts';
 import { isOnTable } from '../../shot/outcome.ts';
 import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
 import type { Table } from '../../table/table.ts';
-import { toRadians } from '../../math/angle.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
+import { aimsAt, approachesTo } from './approach.ts';
 import { hinderedBits } from './hindered.ts';
 import type { TableDetail } from './tableDetail.ts';
 import { landingsAround } from './landings.ts';
-import { roughChance, type PotLine } from '../potOptions.ts';
+import type { PotLine } from '../potOptions.ts';
 import { cueBallAt } from '../windowAmong.ts';
 
 const NINE_FOOT_M2 = 2.54 * 1.27;
@@ -86,6 +85,7 @@ class Rows {
 
 /** A stroke without side: its line is that on which the cue ball leaves. */
 interface PlainStroke {
+  readonly leaves: number;
   readonly speed: number;
   readonly tip: Tip;
   readonly elevation: number;
@@ -93,7 +93,6 @@ interface PlainStroke {
 
 /** What a stroke does, played at the ball alone. */
 interface TriedStroke {
-  readonly arrives: number;
   readonly hindered: number;
   /** Where it leaves the cue ball; undefined where it is lost. */
   readonly landing: Point | undefined;
@@ -113,7 +112,6 @@ interface StrokeQuestion {
   readonly balls: readonly BallOnTable[];
   readonly cue: BallOnTable;
   readonly line: PotLine;
-  readonly error: ExecutionError;
   readonly rules: ShotRules;
 }
 
@@ -125,6 +123,8 @@ export interface ShotRules {
     | undefined;
   /** Whether no rest may be used. */
   readonly noRest?: boolean | undefined;
+  /** Whether the cue ball has to touch a cushion before the ball. */
+  readonly cushionFirst?: boolean | undefined;
   /** The only pocket in which a ball is played. */
   readonly pockets?: ReadonlyMap<string, PocketName> | undefined;
 }
@@ -141,13 +141,11 @@ export function mayCue({ verdict }: Cueing, { noRest }: ShotRules): boolean {
 
 /** Tries a stroke at a pot, the two balls alone on the table. @returns undefined when it does not pot as it is meant */
 function tryStroke(
-  { table, balls, cue, line, error, rules }: StrokeQuestion,
-  { speed, tip, elevation }: PlainStroke,
+  { table, balls, cue, line, rules }: StrokeQuestion,
+  { leaves, speed, tip, elevation }: PlainStroke,
 ): TriedStroke | undefined {
-  const aimed = aimedStroke(table, cue, line, error, { tip, elevation, speed });
-  if (aimed === undefined || aimed.arrives < LEAST_CHANCE) return undefined;
   const { object, pocket } = line;
-  const strike = { ball: cue.id, speed, direction: aimed.leaves, tip, elevation };
+  const strike = { ball: cue.id, speed, direction: leaves, tip, elevation };
   const shot: Shot = { table, balls: [cue, object], strike };
   const planned = simulate(shot, { paths: true });
   if (planned.rest.find(({ id }) => id === object.id)?.pocket !== pocket) return undefined;
@@ -160,7 +158,7 @@ function tryStroke(
   }
   const at = planned.rest.find(({ id }) => id === cue.id);
   const landing = at !== undefined && isOnTable(at) ? { x: at.x, y: at.y } : undefined;
-  return { arrives: aimed.arrives, hindered, landing };
+  return { hindered, landing };
 }
 
 /**
@@ -186,49 +184,49 @@ export function buildShotTable(
   const rows = new Rows();
   const numbers = lines.map(({ ball }) => balls.findIndex(({ id }) => id === ball));
   const pockets = lines.map(({ pocket }) => POCKET_NAMES.indexOf(pocket));
-  const spread = toRadians(error.directionDeg);
   for (let g = 0; g < places; g++) {
     first[g] = rows.ball.length;
     if (g % of !== part) continue;
     const cue = cueBallAt(table, placeOnGrid(grid, g));
     const here: StrokeFromHere[] = [];
     const looks = lines
-      .map((line, n) => ({ line, n, rough: roughChance(cue, line, spread) }))
-      .filter(
-        ({ rough, line }) => rough > LEAST_CHANCE && isWanted(line, rules) && !overlaps(cue, line.object),
+      .flatMap((line, n) =>
+        approachesTo(table, cue, line, error, rules.cushionFirst === true).map((way) => ({ way, n })),
       )
-      .sort((a, b) => b.rough - a.rough)
+      .filter(
+        ({ way: { rough, line } }) =>
+          rough > LEAST_CHANCE && isWanted(line, rules) && !overlaps(cue, line.object),
+      )
+      .sort((a, b) => b.way.rough - a.way.rough)
       .filter(({ n }, rank, all) => {
         const before = all.slice(0, rank).filter((each) => numbers[each.n] === numbers[n]);
         return rank < detail.lines || before.length < detail.linesOfBall;
       });
-    for (const { line, n } of looks) {
-      const direction = Math.atan2(line.object.y - cue.y, line.object.x - cue.x);
-      const cueing = cueingOf(table, cue, [], direction);
+    for (const { way, n } of looks) {
+      const cueing = cueingOf(table, cue, [], way.direction);
       if (!mayCue(cueing, rules)) continue;
-      const question = { table, balls, cue, line, error: hampered(error, cueing.because), rules };
+      const question = { table, balls, cue, line: way.line, rules };
+      const own = hampered(error, cueing.because);
       const elevation = buttOf(cueing);
-      const falls = detail.speeds.map((speed) => {
-        // Whether the ball keeps its direction hardly depends on the height of the tip.
-        const tip = { side: 0, height: 0 };
-        return aimedPot(table, cue, line, question.error, { tip, elevation, speed })?.falls ?? 0;
+      const tried = detail.speeds.map((speed) => {
+        const aimed = aimsAt(table, cue, way, own, elevation, speed, LEAST_CHANCE);
+        return detail.heights.map((height) => {
+          const aim = aimed(height);
+          if (aim === undefined || aim.arrives < LEAST_CHANCE) return undefined;
+          const stroke = { leaves: aim.leaves, speed, tip: { side: 0, height }, elevation };
+          const played = tryStroke(question, stroke);
+          return played && { ...played, chance: aim.falls * aim.arrives };
+        });
       });
-      const tried = detail.speeds.map((speed, i) =>
-        detail.heights.map((height) =>
-          falls[i]! < LEAST_CHANCE
-            ? undefined
-            : tryStroke(question, { speed, tip: { side: 0, height }, elevation }),
-        ),
-      );
       for (const [i, row] of tried.entries()) {
         for (const [j, stroke] of row.entries()) {
           if (stroke === undefined) continue;
           here.push({
             ball: numbers[n]!,
             pocket: pockets[n]!,
-            chance: falls[i]! * stroke.arrives,
+            chance: stroke.chance,
             hindered: stroke.hindered,
-            landings: landingsAround(detail, question.error, tried, i, j),
+            landings: landingsAround(detail, own, tried, i, j),
           });
         }
       }

@@ -8,7 +8,6 @@ import { createRandom } from '../../../core/random/random.ts';
 import type { RackKind } from '../../../core/rack/rack.ts';
 import type { LevelName } from '../../../core/player/levels.ts';
 import type { Drill, Order } from '../../../core/records/drill.ts';
-import { isPlannable } from '../../../core/virtual/shotRules.ts';
 import { drillsQuery } from '../../api/drills.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { isPlanKept } from '../../planner/order/isKept.ts';
@@ -79,7 +78,7 @@ export function SetTable({ position, order, level, onSet }: SetTableProps) {
     saveAs(new Blob([text], { type: 'application/json' }), 'table.plan.json');
   };
   const offered = (drills.data ?? []).flatMap(({ document, archived }) =>
-    !archived && isPlannable(document) && !isPlanKept(viewer, document) ? [document] : [],
+    !archived && document.task.kind === 'clear' && !isPlanKept(viewer, document) ? [document] : [],
   );
   return (
     <>

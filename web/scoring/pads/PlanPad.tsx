@@ -6,7 +6,6 @@ import type { AttemptLog } from '../../../core/records/attempt.ts';
 import type { Drill } from '../../../core/records/drill.ts';
 import { planMoments } from '../../../core/scoring/planMoments.ts';
 import type { Table } from '../../../core/table/table.ts';
-import { isPlannable } from '../../../core/virtual/shotRules.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { choiceWords, wantedWords } from '../../planner/order/costWords.ts';
 import { isPlanKept } from '../../planner/order/isKept.ts';
@@ -45,7 +44,7 @@ export function PlanPad({ drill, table, log, set, over, seed }: PlanPadProps) {
   const before = shots === 0 ? undefined : moments[shots - 1];
   const next = useQuery(adviceQuery(drill, table, now));
   const last = useQuery(adviceQuery(drill, table, before));
-  if (over || isKept || !isPlannable(drill)) return null;
+  if (over || isKept || drill.task.kind !== 'clear') return null;
   return (
     <section aria-label="The plan" data-testid="plan-pad">
       <Button size="compact-sm" variant="default" aria-pressed={shown} onClick={() => setShown(!shown)}>
