@@ -21,6 +21,7 @@ export const CORE = [
   'scoring',
   'virtual',
   'programme',
+  'evening',
   'formats',
 ];
 

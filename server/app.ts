@@ -19,6 +19,7 @@ import { exportRoutes } from './routes/exports.ts';
 import { cueRoutes } from './routes/cues.ts';
 import { hallRoutes } from './routes/halls.ts';
 import { healthRoutes } from './routes/health.ts';
+import { eveningRoutes } from './routes/evenings.ts';
 import { lessonRoutes } from './routes/lessons.ts';
 import { playerCareRoutes } from './routes/playerCare.ts';
 import { playerRoutes } from './routes/players.ts';
@@ -77,6 +78,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     ['/drills', drillRoutes(deps)],
     ['/drills', benchmarkRoutes(deps)],
     ['/lessons', lessonRoutes(deps)],
+    ['/evenings', eveningRoutes(deps)],
     ['/programmes', programmeRoutes(deps)],
     ['/reports', reportRoutes(deps)],
     ['/club', clubRoutes(deps)],

@@ -1,8 +1,12 @@
-import { array, object, type InferType } from 'yup';
+import { array, object, string, type InferType } from 'yup';
 import { roundSchema } from './round.ts';
 import { choice, count, day, flag, instant, MISSING, note, text, UNKNOWN, uuid, slug } from './fields.ts';
 
 /** A lesson: who is there, what is played for how long, and what was noted. */
+
+/** Minutes of a day. */
+const LONGEST_EVENING = 1440;
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
 
 const maybeInstant = () => instant().nullable().defined(MISSING);
 
@@ -17,8 +21,26 @@ export const lessonBlockSchema = object({
   startedAt: maybeInstant(),
   endedAt: maybeInstant(),
   note: note(),
+  /** In an evening that was planned: whose turn it is, when, in minutes after the beginning, and which coach watches it. */
+  playerId: uuid().optional(),
+  from: count(0, LONGEST_EVENING).optional(),
+  coachId: uuid().optional(),
 }).exact(UNKNOWN);
 export type LessonBlock = InferType<typeof lessonBlockSchema>;
+
+/** The evening of which a lesson is one table's part. */
+const lessonEveningSchema = object({
+  id: uuid(),
+  /** When it begins, on the clock of the hall. */
+  begins: string().strict().required(MISSING).matches(CLOCK, '${path} must be a time as 18:30'),
+  minutes: count(10, LONGEST_EVENING),
+  coachIds: array(uuid()).required(MISSING).max(12, '${path} has at most 12 coaches'),
+  /** Minutes of a turn, at the table without a rest, and of a student on the whole evening. */
+  turn: count(5, 120),
+  restAfter: count(5, LONGEST_EVENING),
+  most: count(5, LONGEST_EVENING),
+}).exact(UNKNOWN);
+export type LessonEvening = InferType<typeof lessonEveningSchema>;
 
 export const lessonDocumentSchema = object({
   title: text(80),
@@ -43,7 +65,11 @@ export const lessonDocumentSchema = object({
   endedAt: maybeInstant(),
   /** What the coach says at the end. */
   summary: note(),
+  evening: lessonEveningSchema.optional().default(undefined),
 })
+  .test('theirs', 'blocks names a player who is not in the lesson', ({ blocks = [], playerIds = [] }) =>
+    blocks.every(({ playerId }) => playerId === undefined || playerIds.includes(playerId)),
+  )
   .exact(UNKNOWN)
   .required();
 export type LessonDocument = InferType<typeof lessonDocumentSchema>;

@@ -50,8 +50,14 @@ const STEP = 10;
 /** What is assumed of a drill of which nothing is known. */
 const UNKNOWN = { rating: 45, shows: 0.3, rest: 0.7 };
 
-/** The mean and deviation of scores at a rating, straight between the levels. */
-function scoresAt(levels: readonly Distribution[], rating: number): { mean: number; deviation: number } {
+/**
+ * The mean and deviation of scores at a rating, straight between the levels.
+ * @param levels how virtual players of the five levels score @param rating 0…100
+ */
+export function scoresAt(
+  levels: readonly Distribution[],
+  rating: number,
+): { readonly mean: number; readonly deviation: number } {
   const at = (index: number) => {
     const d = levels[index] ?? [1];
     const average = expectation(d);

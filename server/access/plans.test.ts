@@ -19,6 +19,15 @@ function newLesson(w: AccessWorld) {
   };
 }
 
+const [EVENING, EVENING_LESSON] = [randomUUID(), randomUUID()];
+
+function newEvening(w: AccessWorld) {
+  const { document, basedOn } = newLesson(w);
+  const evening = { id: EVENING, begins: '18:30', minutes: 120, coachIds: [], ...STRAIN };
+  return { lessons: [{ id: EVENING_LESSON, document: { ...document, evening }, basedOn }] };
+}
+const STRAIN = { turn: 20, restAfter: 60, most: 100 };
+
 function newProgramme(w: AccessWorld) {
   return {
     document: {
@@ -59,6 +68,19 @@ function newReport(w: AccessWorld) {
 describeAccess(
   'plans',
   {
+    'GET /api/evenings/wants': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/evenings/wants?players=${w.club.playerId}`,
+    },
+    'PUT /api/evenings/:id': {
+      expected: [401, 403, 404, 201],
+      path: () => `/api/evenings/${EVENING}`,
+      body: newEvening,
+    },
+    'GET /api/evenings/:id': {
+      expected: [401, 403, 404, 200],
+      path: () => `/api/evenings/${EVENING}`,
+    },
     'GET /api/programmes': { expected: [401, 200, 200, 200] },
     'GET /api/programmes/:id': {
       expected: [401, 404, 404, 200],

@@ -30,7 +30,9 @@ export function lessonFor(viewer: Viewer, lesson: Lesson): Lesson {
     document: {
       ...document,
       playerIds: document.playerIds.filter((id) => id === viewer.id),
-      blocks: document.blocks.map((block) => ({ ...block, note: '' })),
+      blocks: document.blocks
+        .filter(({ playerId = viewer.id }) => playerId === viewer.id)
+        .map((block) => ({ ...block, note: '' })),
       summary: '',
     },
   };

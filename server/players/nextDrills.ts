@@ -1,6 +1,9 @@
 import { tablesOf } from '../../core/drill/stage.ts';
 import type { NextDrill } from '../../core/records/nextDrill.ts';
-import { nextDrills, type DrillCandidate } from '../../core/scoring/nextDrill.ts';
+import { nextDrills, scoresAt, type DrillCandidate, type KnownRating } from '../../core/scoring/nextDrill.ts';
+import type { Benchmark } from '../../core/records/benchmark.ts';
+import type { EveningWants } from '../../core/records/evening.ts';
+import { wantsOf, type EveningCandidate } from '../../core/evening/wants.ts';
 import { courseOf } from '../../core/scoring/progress.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { tableFingerprint } from '../../core/table/table.ts';
@@ -26,12 +29,29 @@ function courseIn(rounds: readonly KnownRound[], today: number): Pick<DrillCandi
   };
 }
 
-/** Drills that a player could practise next on the club's tables, the best first. */
-export async function nextDrillsOf(
+/** The share of the best result that a player can expect by their rating, 0…1. */
+function easeAt({ levels, better }: Benchmark, rating: number): number | undefined {
+  const rounds = levels.map(({ round }) => round);
+  const best = Math.max(0, ...rounds.map(({ length }) => length - 1));
+  if (best === 0) return undefined;
+  const share = scoresAt(rounds, rating).mean / best;
+  return better === 'low' ? 1 - share : share;
+}
+
+/** A player's rating where nothing is known of a skill. */
+const UNKNOWN_RATING = 45;
+
+interface Candidates {
+  readonly candidates: readonly EveningCandidate[];
+  readonly ratings: readonly KnownRating[];
+}
+
+/** Every drill's stage that a player can play on the club's tables, with what is known of it. */
+async function candidatesOf(
   db: Database,
   player: { readonly clubId: string; readonly id: string },
   period: { readonly from: Date; readonly to: Date },
-): Promise<NextDrill[]> {
+): Promise<Candidates> {
   const rounds = await knownRounds(db, player, { ...period, sums: false });
   const choice = { ...period, tableId: undefined, drill: undefined, skill: undefined };
   const ratings = await ratingsOf(db, player.id, rounds, choice);
@@ -40,7 +60,7 @@ export async function nextDrillsOf(
   // Whoever plays one game is not sent to the other's tables.
   const played = new Set(rounds.map(({ row }) => row.table.preset));
   const today = period.to.getTime() / DAY_MS;
-  const stages: (Omit<DrillCandidate, 'levels'> & { readonly key: BenchmarkKey })[] = [];
+  const stages: (Omit<EveningCandidate, 'levels' | 'ease'> & { readonly key: BenchmarkKey })[] = [];
   for (const { document, revision, archived, own: isOwn } of drills) {
     const table = tables.find(
       ({ preset }) => tablesOf(document).includes(preset) && (played.size === 0 || played.has(preset)),
@@ -60,6 +80,7 @@ export async function nextDrillsOf(
         drill: document.slug,
         stage,
         skills: document.skills,
+        tables: tablesOf(document),
         ...courseIn(own, today),
       });
     }
@@ -68,10 +89,25 @@ export async function nextDrillsOf(
     db,
     stages.map(({ key }) => key),
   );
-  const candidates = stages.map(({ key, ...candidate }): DrillCandidate => ({
-    ...candidate,
-    levels: benchmarks.get(textOf(key))?.levels.map(({ round }) => round),
-  }));
+  const candidates = stages.map(({ key, ...candidate }): EveningCandidate => {
+    const benchmark = benchmarks.get(textOf(key));
+    const own = ratings.find(({ skill }) => skill === candidate.skills[0])?.rating ?? UNKNOWN_RATING;
+    return {
+      ...candidate,
+      levels: benchmark?.levels.map(({ round }) => round),
+      ease: benchmark && easeAt(benchmark, own),
+    };
+  });
+  return { candidates, ratings };
+}
+
+/** Drills that a player could practise next on the club's tables, the best first. */
+export async function nextDrillsOf(
+  db: Database,
+  player: { readonly clubId: string; readonly id: string },
+  period: { readonly from: Date; readonly to: Date },
+): Promise<NextDrill[]> {
+  const { candidates, ratings } = await candidatesOf(db, player, period);
   return nextDrills(candidates, ratings)
     .slice(0, SHOWN)
     .map(({ drill, stage, skill, behind, shows, restDays, course }) => ({
@@ -83,4 +119,14 @@ export async function nextDrillsOf(
       restDays: restDays ?? null,
       course: course ?? null,
     }));
+}
+
+/** What a player could play on an evening at the club's tables. */
+export async function eveningWantsOf(
+  db: Database,
+  player: { readonly clubId: string; readonly id: string },
+  period: { readonly from: Date; readonly to: Date },
+): Promise<EveningWants[number]> {
+  const { candidates, ratings } = await candidatesOf(db, player, period);
+  return { playerId: player.id, wants: [...wantsOf(candidates, ratings)] };
 }

@@ -61,7 +61,9 @@ export async function takeAway(db: Database, clubId: string, playerId: string): 
       : {
           playerIds: [playerId],
           summary: '',
-          blocks: document.blocks.map((block) => ({ ...block, note: '' })),
+          blocks: document.blocks
+            .filter((block) => (block.playerId ?? playerId) === playerId)
+            .map((block) => ({ ...block, note: '' })),
         }),
   }));
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));

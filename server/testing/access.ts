@@ -51,7 +51,7 @@ export const AREAS = {
     'halls',
     'cues',
   ],
-  plans: ['programmes', 'reports', 'lessons'],
+  plans: ['programmes', 'reports', 'lessons', 'evenings'],
   drills: ['drills', 'tables'],
   rounds: ['rounds'],
 } as const;

@@ -44,6 +44,26 @@ const BODIES: Readonly<Record<string, Make>> = {
   'PUT /api/rounds/:id/player': ({ club }) => ({ playerId: club.otherId, reason: 'fuzz' }),
   'PUT /api/lessons/:id': lesson,
   'PUT /api/lessons/:id/archived': () => ({ archived: true }),
+  'PUT /api/evenings/:id': ({ club }) => ({
+    lessons: [
+      {
+        id: randomUUID(),
+        document: {
+          ...newLesson({ playerIds: [club.playerId], tableId: club.poolTable }),
+          evening: {
+            id: randomUUID(),
+            begins: '18:30',
+            minutes: 120,
+            coachIds: [],
+            turn: 20,
+            restAfter: 60,
+            most: 100,
+          },
+        },
+        basedOn: null,
+      },
+    ],
+  }),
   'PUT /api/programmes/:id': ({ club }) => ({
     document: {
       title: 'Fuzz',

@@ -45,7 +45,9 @@ async function leaveLessons(db: Database, playerId: string): Promise<void> {
       await db.execute('DELETE FROM lessons WHERE id = ?', [id]);
       continue;
     }
-    const blocks = lesson.blocks.map((block) => ({ ...block, note: '' }));
+    const blocks = lesson.blocks
+      .filter((block) => block.playerId !== playerId)
+      .map((block) => ({ ...block, note: '' }));
     await db.execute('UPDATE lessons SET document = ?, version = version + 1 WHERE id = ?', [
       toStored('lesson', { ...lesson, playerIds, blocks, summary: '' }),
       id,

@@ -48,6 +48,16 @@ export async function listLessons(
   return readableRows('lessons', rows, lessonOf);
 }
 
+/** The lessons of an evening, a table each, those that were put away left out. */
+export async function lessonsOfEvening(db: Database, clubId: string, eveningId: string): Promise<Lesson[]> {
+  const [rows] = await db.execute<LessonRow[]>(
+    `${SELECT} WHERE l.club_id = ? AND JSON_VALUE(l.document, '$.evening.id') = ? AND l.archived_at IS NULL
+     ORDER BY l.id`,
+    [clubId, eveningId],
+  );
+  return readableRows('lessons', rows, lessonOf);
+}
+
 /** @throws the driver's duplicate error when the id is already there */
 export async function insertLesson(
   db: Database,

@@ -1,0 +1,72 @@
+import type { Lesson, LessonBlock, LessonDocument, LessonEvening } from '../records/lesson.ts';
+import type { Turn } from './ask.ts';
+
+/** A table's lesson as it is sent. */
+export interface TableLesson {
+  readonly id: string;
+  readonly document: LessonDocument;
+  /** The version that it changes; null for a new one. */
+  readonly basedOn: number | null;
+}
+
+/** What an evening's lessons are made of beside the turns. */
+export interface EveningPlan {
+  readonly evening: LessonEvening;
+  readonly day: string;
+  readonly titleOf: (tableId: string) => string;
+  readonly newId: () => string;
+}
+
+const hasBegun = ({ startedAt }: LessonBlock) => startedAt !== null;
+
+/**
+ * The lessons of an evening's tables, one each: what has begun stays as it is, the turns take the place of the rest.
+ * @param before the lessons as they are; none for a new evening
+ */
+export function lessonsOfEvening(
+  plan: EveningPlan,
+  turns: readonly Turn[],
+  before: readonly Lesson[],
+): readonly TableLesson[] {
+  const { evening, day, titleOf, newId } = plan;
+  const tables = new Set([
+    ...before.map(({ document }) => document.tableId),
+    ...turns.map(({ table }) => table),
+  ]);
+  return [...tables].map((tableId): TableLesson => {
+    const known = before.find(({ document }) => document.tableId === tableId);
+    const kept = (known?.document.blocks ?? []).filter(hasBegun);
+    const added = turns
+      .filter(({ table }) => table === tableId)
+      .toSorted((a, b) => a.from - b.from)
+      .map(({ student, from, minutes, want, coach }): LessonBlock => ({
+        id: newId(),
+        drill: want.drill,
+        stage: want.stage,
+        minutes,
+        startedAt: null,
+        endedAt: null,
+        note: '',
+        playerId: student,
+        from,
+        ...(coach !== undefined && { coachId: coach }),
+      }));
+    const blocks = [...kept, ...added];
+    const playerIds = [...new Set(blocks.flatMap(({ playerId }) => playerId ?? []))];
+    const document: LessonDocument = {
+      turns: 'after each round',
+      startedAt: null,
+      endedAt: null,
+      summary: '',
+      ...known?.document,
+      title: known?.document.title ?? titleOf(tableId),
+      day,
+      tableId,
+      // A table that nobody needs any more keeps the names that it had.
+      playerIds: playerIds.length > 0 ? playerIds : (known?.document.playerIds ?? []),
+      blocks,
+      evening,
+    };
+    return { id: known?.id ?? newId(), document, basedOn: known?.version ?? null };
+  });
+}
