@@ -136,7 +136,7 @@ it('a student practises alone, without a coach', async () => {
 });
 
 it('a round begins from a picture of what is likely next, at the stage where the player was last', async () => {
-  await startRound(page, 'Corin Ash', 'harbour-turn', 2);
+  await startRound(page, 'Idris Pell', 'harbour-turn', 2);
   await page.keyboard.press('Space');
   await page.keyboard.press('e');
   await page.getByRole('button', { name: 'End the round' }).click();
@@ -146,7 +146,7 @@ it('a round begins from a picture of what is likely next, at the stage where the
     return (await openRoundSchema.validate(reply)).round.endedAt !== null;
   };
   await expect.poll(ended).toBe(true);
-  // His rounds are slower than every other list: no picture stands that would change under the finger.
+  // Their rounds are slower than every other list: no picture stands that would change under the finger.
   const held: Route[] = [];
   const results = /\/players\/[^/]+\/results/;
   await page.route(results, (route) => {
@@ -154,7 +154,7 @@ it('a round begins from a picture of what is likely next, at the stage where the
   });
   await page.goto('/lesson/round');
   const proposed = page.waitForResponse(/\/players\/[^/]+\/next$/);
-  await choose(page, 'Player', 'Corin Ash');
+  await choose(page, 'Player', 'Idris Pell');
   await (await proposed).finished();
   await page.getByText('Loading what is likely next').waitFor();
   expect(await page.locator('.drill-pictures').count()).toBe(0);

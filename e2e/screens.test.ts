@@ -55,6 +55,7 @@ describe('axe finds nothing serious', () => {
     ['drill on snooker', '/drills/held-for-the-black?stage=3', 'Mean of a round'],
     ['designer', '/drills/new', 'The title is missing'],
     ['lessons', '/lesson', 'Score a round without a lesson'],
+    ['planning an evening', '/lesson/evening', 'Tap who comes'],
     ['start of a round', '/lesson/round?drill=anchor-drop', 'A firm stop shot'],
     ['order of a table', '/lab/order', 'a chance of'],
     ['ways to a ball', '/lab/kick', 'lies open'],

@@ -62,18 +62,18 @@ describe('an evening', () => {
     for (let i = 0; i < 3; i++) expect((await put(id, lessons)).status).toBe(201);
     const stored = await read(id);
     expect(stored.map((each) => each.id).sort()).toEqual(lessons.map((each) => each.id).sort());
-    const [one, other] = stored;
-    const titled = (each: typeof one, title: string, basedOn: number) => ({
-      id: each!.id,
-      document: { ...each!.document, title },
-      basedOn,
-    });
+    const titled = (title: string, ...versions: readonly number[]) =>
+      stored.map(({ id: lessonId, document }, i) => ({
+        id: lessonId,
+        document: { ...document, title },
+        basedOn: versions[i] ?? null,
+      }));
     // The second was changed elsewhere: neither is stored.
-    const refused = await put(id, [titled(one, 'New', 1), titled(other, 'New', 7)]);
+    const refused = await put(id, titled('New', 1, 7));
     expect(refused.status).toBe(409);
     expect(await refused.json()).toMatchObject({ error: { field: 'basedOn' } });
     expect((await read(id)).map(({ document }) => document.title)).not.toContain('New');
-    expect((await put(id, [titled(one, 'New', 1), titled(other, 'New', 1)])).status).toBe(201);
+    expect((await put(id, titled('New', 1, 1))).status).toBe(201);
     expect((await read(id)).map(({ document }) => document.title)).toEqual(['New', 'New']);
   });
 

@@ -77,6 +77,18 @@ export function createRouter() {
             },
             { path: '/lesson/round', lazy: async () => ({ Component: (await startRound()).StartRoundPage }) },
             {
+              path: '/lesson/evening',
+              lazy: async () => ({
+                Component: (await import('./lesson/evening/PlanEveningPage.tsx')).PlanEveningPage,
+              }),
+            },
+            {
+              path: '/lesson/evening/:id',
+              lazy: async () => ({
+                Component: (await import('./lesson/evening/PlannedEveningPage.tsx')).PlannedEveningPage,
+              }),
+            },
+            {
               path: '/lesson/:id',
               lazy: async () => ({ Component: (await import('./lesson/LessonPage.tsx')).LessonPage }),
             },

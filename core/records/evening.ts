@@ -55,7 +55,6 @@ export const eveningChangeSchema = object({
 })
   .exact(UNKNOWN_IN_REQUEST)
   .required();
-export type EveningChange = InferType<typeof eveningChangeSchema>;
 
 /** The lessons of an evening. */
 export const eveningSchema = array(lessonSchema).required();

@@ -34,7 +34,9 @@ export function BlockCard(props: BlockCardProps) {
   const at = () => new Date().toISOString();
   const over = document.endedAt !== null;
   const running = block.startedAt !== null && block.endedAt === null;
-  const turn = nextPlayer(document.playerIds, rounds, document.turns);
+  // In a planned evening a block is one student's.
+  const players = block.playerId === undefined ? document.playerIds : [block.playerId];
+  const turn = nextPlayer(players, rounds, document.turns);
   return (
     <Stack gap="sm">
       <section className="card" aria-label="This block">
@@ -74,7 +76,7 @@ export function BlockCard(props: BlockCardProps) {
       <div className="block-body">
         <section className="card" aria-label="Players">
           <Stack gap={8}>
-            {document.playerIds.map((playerId) => {
+            {players.map((playerId) => {
               const own = rounds.filter(({ player }) => player.id === playerId);
               const open = own.find(({ endedAt }) => endedAt === null);
               return (
@@ -82,7 +84,7 @@ export function BlockCard(props: BlockCardProps) {
                   <div>
                     <Text fw={700}>
                       {nameOf(playerId)}
-                      {!over && document.playerIds.length > 1 && playerId === turn ? ', next' : ''}
+                      {!over && players.length > 1 && playerId === turn ? ', next' : ''}
                     </Text>
                     <Text size="sm" c="dimmed" data-testid={`results-${playerId}`}>
                       {own.length === 0

@@ -2,7 +2,7 @@ import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/co
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { TURNS, type LessonDocument, type LessonWithRounds } from '../../core/records/lesson.ts';
 import { call } from '../api/client.ts';
 import { drillsQuery } from '../api/drills.ts';
@@ -83,6 +83,11 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
           </Text>
         </div>
         <Group gap={8}>
+          {document.evening !== undefined && viewer.role === 'coach' && (
+            <Button component={Link} variant="default" to={`/lesson/evening/${document.evening.id}`}>
+              The whole evening
+            </Button>
+          )}
           <SavingNotice saving={saving} refusal={refusal} onSettle={onSettle} onAgain={onAgain} />
           {editable && document.playerIds.length > 1 && (
             <SegmentedControl

@@ -36,9 +36,16 @@ export function LessonsPage() {
       <Stack>
         <Group justify="space-between" align="end">
           <Title order={1}>Lessons</Title>
-          <Button component={Link} to="/lesson/round" variant="default">
-            Score a round without a lesson
-          </Button>
+          <Group gap={8}>
+            {viewer.role === 'coach' && (
+              <Button component={Link} to="/lesson/evening" variant="default">
+                Plan the evening
+              </Button>
+            )}
+            <Button component={Link} to="/lesson/round" variant="default">
+              Score a round without a lesson
+            </Button>
+          </Group>
         </Group>
         {here.length === 0 && (
           <Text>

@@ -1,6 +1,6 @@
 import { Button, Select, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
@@ -87,6 +87,10 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const [lessonId, block] = [params.get('lesson'), params.get('block')];
   const lesson = lessonId === null || block === null ? null : { id: lessonId, block };
 
+  // From a planned evening a round begins as soon as all is known: one tap there, none here.
+  const isAtOnce = params.get('begin') === 'now';
+  const isReady = player !== undefined && staged !== undefined && built !== undefined && before.isFetched;
+
   async function start(): Promise<void> {
     if (player === undefined || entry === undefined || table === undefined) return;
     if (state === undefined || built === undefined || staged === undefined) return;
@@ -123,8 +127,15 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
       conflicts: [],
     };
     await openRound(open, viewer);
-    await navigate(`/lesson/rounds/${open.round.id}`);
+    await navigate(`/lesson/rounds/${open.round.id}`, { replace: isAtOnce });
   }
+
+  const begun = useRef(false);
+  useEffect(() => {
+    if (!isAtOnce || !isReady || begun.current) return;
+    begun.current = true;
+    void start();
+  });
 
   return (
     <div className="start-round">

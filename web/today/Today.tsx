@@ -4,8 +4,10 @@ import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { resultText } from '../../core/counting/result.ts';
 import type { DrillEntry } from '../../core/records/listedDrill.ts';
+import type { Lesson } from '../../core/records/lesson.ts';
 import type { Player } from '../../core/records/player.ts';
 import type { RoundSummary } from '../../core/records/round.ts';
+import { groupBy } from '../../core/statistics/groupBy.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { lessonsQuery } from '../api/lessons.ts';
 import { playersQuery } from '../api/players.ts';
@@ -143,8 +145,32 @@ function RecentRound({ round, title }: { readonly round: RoundSummary; readonly 
   );
 }
 
+interface EveningCardProps {
+  readonly tables: readonly Lesson[];
+  readonly nameOf: (id: string) => string;
+}
+
+/** An evening that was planned, all its tables at once. */
+function EveningCard({ tables, nameOf }: EveningCardProps) {
+  const evening = tables[0]?.document.evening;
+  if (evening === undefined) return null;
+  const names = [...new Set(tables.flatMap(({ document }) => document.playerIds))].map(nameOf);
+  const isGoingOn = tables.some(({ document }) => document.startedAt !== null);
+  return (
+    <Link to={`/lesson/evening/${evening.id}`} className="card card-link">
+      <Text fw={700}>The evening from {evening.begins} on</Text>
+      <Text>{names.join(', ')}</Text>
+      <Text size="sm" c="dimmed">
+        {tables.length === 1 ? '1 table' : `${tables.length} tables`}, {evening.minutes} min
+        {isGoingOn ? ', going on' : ''}
+      </Text>
+    </Link>
+  );
+}
+
 /** The lessons of this day: the first thing to do. */
 function TodaysLessons() {
+  const viewer = useViewer();
   const lessons = useQuery(lessonsQuery);
   const players = useQuery(playersQuery);
   const today = dayjs().format('YYYY-MM-DD');
@@ -153,23 +179,31 @@ function TodaysLessons() {
   );
   if (here.length === 0) return null;
   const nameOf = (id: string) => players.data?.find((player) => player.id === id)?.name ?? 'somebody';
+  // Whoever plans evenings comes to all tables of one at once.
+  const isPlanned = ({ document }: Lesson) => viewer.role === 'coach' && document.evening !== undefined;
+  const evenings = groupBy(here.filter(isPlanned), ({ document }) => document.evening?.id);
   return (
     <section aria-labelledby="lessons-title">
       <Title order={2} size="h3" id="lessons-title" mb="xs">
         Lessons today
       </Title>
       <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
-        {here.map(({ id, document }) => (
-          <Link key={id} to={`/lesson/${id}`} className="card card-link">
-            <Text fw={700}>{document.title}</Text>
-            <Text>{document.playerIds.map(nameOf).join(', ')}</Text>
-            <Text size="sm" c="dimmed">
-              {document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`},{' '}
-              {document.blocks.reduce((sum, { minutes }) => sum + minutes, 0)} min
-              {document.startedAt === null ? '' : ', going on'}
-            </Text>
-          </Link>
+        {[...evenings.values()].map((tables) => (
+          <EveningCard key={tables[0]?.id} tables={tables} nameOf={nameOf} />
         ))}
+        {here
+          .filter((lesson) => !isPlanned(lesson))
+          .map(({ id, document }) => (
+            <Link key={id} to={`/lesson/${id}`} className="card card-link">
+              <Text fw={700}>{document.title}</Text>
+              <Text>{document.playerIds.map(nameOf).join(', ')}</Text>
+              <Text size="sm" c="dimmed">
+                {document.blocks.length === 1 ? '1 block' : `${document.blocks.length} blocks`},{' '}
+                {document.blocks.reduce((sum, { minutes }) => sum + minutes, 0)} min
+                {document.startedAt === null ? '' : ', going on'}
+              </Text>
+            </Link>
+          ))}
       </SimpleGrid>
     </section>
   );

@@ -101,6 +101,32 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
     },
   ],
   [
+    '/lesson/evening',
+    {
+      title: 'Plan the evening',
+      words: [
+        'Say who comes, on which tables and for how long: a timetable is proposed, a turn each at a time.',
+        'Drag a turn to another place or tap it: it says why it is there and what another would cost.',
+      ],
+      keys: [
+        ['Ctrl Z', 'undo'],
+        ['Ctrl Shift Z', 'redo'],
+        ['Esc', 'no turn chosen'],
+      ],
+    },
+  ],
+  [
+    '/lesson/evening/:id',
+    {
+      title: 'An evening',
+      words: [
+        'Start begins a turn and its round with one tap, and ends the turn before it at that table.',
+        'Where somebody is late or a table fails, plan the rest anew: what has begun stays.',
+      ],
+      keys: [],
+    },
+  ],
+  [
     '/lesson/:id',
     {
       title: 'A lesson',
