@@ -14,29 +14,40 @@ const MOST_SWEEPS = 400;
  * most; a shot that is played from there would be refused.
  */
 export function partAtRest(e: Engine): void {
-  const { s } = e;
-  const moved = new Set<number>();
+  const { count } = e.s;
+  let touched = 0;
+  for (let i = 0; i < count; i++) if (hasMoved(e, i)) played[touched++] = i;
+  let moved: Set<number> | undefined;
   for (let sweep = 0, again = true; again && sweep < MOST_SWEEPS; sweep++) {
     again = false;
-    for (let i = 0; i < s.count; i++) {
+    for (let i = 0; i < count; i++) {
       if (!liesStill(e, i)) continue;
-      for (let j = 0; j < i; j++) {
-        if (!liesStill(e, j) || !(hasMoved(e, i) || hasMoved(e, j)) || !part(e, i, j)) continue;
-        moved.add(i).add(j);
+      // Two that nobody has touched lie as they were set: of one that was not, only those that were are looked at.
+      const all = hasMoved(e, i);
+      const others = all ? i : touched;
+      for (let k = 0; k < others; k++) {
+        const j = all ? k : played[k]!;
+        if (j >= i) break;
+        if (!liesStill(e, j) || !part(e, i, j)) continue;
+        moved = (moved ?? new Set()).add(i).add(j);
         again = true;
       }
     }
-    for (const i of moved) if (keepBeforeNoses(e, i)) again = true;
+    if (moved !== undefined) for (const i of moved) if (keepBeforeNoses(e, i)) again = true;
     if (sweep === 0) {
-      for (let i = 0; i < s.count; i++) {
-        if (moved.has(i) || !liesStill(e, i) || !hasMoved(e, i) || !keepBeforeNoses(e, i)) continue;
-        moved.add(i);
+      for (let k = 0; k < touched; k++) {
+        const i = played[k]!;
+        if (moved?.has(i) === true || !liesStill(e, i) || !keepBeforeNoses(e, i)) continue;
+        moved = (moved ?? new Set()).add(i);
         again = true;
       }
     }
   }
-  for (const i of moved) recordPath(e, i);
+  if (moved !== undefined) for (const i of moved) recordPath(e, i);
 }
+
+/** Numbers of the balls that were touched, rising; of the shot that is at its end. */
+const played: number[] = [];
 
 const liesStill = ({ s }: Engine, i: number) => s.phase[i]! <= Phase.Rest;
 

@@ -63,6 +63,10 @@ function checkBall(table: Table, ball: BallOnTable): void {
   }
 }
 
+/** Places of the balls that are checked. */
+const xs: number[] = [];
+const ys: number[] = [];
+
 /**
  * Refuses a shot that cannot be played: not a number, balls outside the cushions or in each other, a tip past
  * the miscue limit, an unknown ball. A strike of no speed is one at which nothing moves.
@@ -74,15 +78,19 @@ export function checkShot(shot: Shot): void {
   for (let i = 0; i < balls.length; i++) {
     const ball = balls[i]!;
     checkBall(table, ball);
-    struck ||= ball.id === strike.ball;
+    const { id, x, y, radius } = ball;
+    struck ||= id === strike.ball;
+    xs[i] = x;
+    ys[i] = y;
+    const reach = 4 * radius;
     for (let j = 0; j < i; j++) {
+      const dx = xs[j]! - x;
+      const dy = ys[j]! - y;
       const other = balls[j]!;
-      if (other.id === ball.id) refuse(`ball ${ball.id}`, ': two balls have this name');
-      const dx = other.x - ball.x;
-      const dy = other.y - ball.y;
+      if (other.id === id) refuse(`ball ${id}`, ': two balls have this name');
       // (2·√(R1·R2) − slack)², without the roots for balls that are far apart.
       const apartSq = dx * dx + dy * dy;
-      if (apartSq > 4 * other.radius * ball.radius) continue;
+      if (apartSq > reach * other.radius) continue;
       if (Math.sqrt(apartSq) < contactDistance(other.radius, ball.radius) - PLACING_SLACK) {
         refuse(`ball ${ball.id}`, `: overlaps ball ${other.id}`);
       }
