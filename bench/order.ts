@@ -126,11 +126,11 @@ function ledger(name: string): Figure {
 const REDS: Order = { kind: 'red and colour' };
 
 export const orders: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
-  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, 'glance', 'under 300'),
+  'order.seven.first': () => planning('order.seven.first', { kind: 'any' }, 7, 'first', 'under 300'),
   'order.seven': () => planning('order.seven', { kind: 'any' }, 7, 'fine', 'under 3,000'),
-  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, 'glance', 'under 300'),
+  'order.nine.first': () => planning('order.nine.first', { kind: 'rotation' }, 9, 'first', 'under 300'),
   'order.nine': () => planning('order.nine', { kind: 'rotation' }, 9, 'fine', 'under 3,000'),
-  'order.suit.first': () => planning('order.suit.first', SUITS, 15, 'glance', 'under 2,000'),
+  'order.suit.first': () => planning('order.suit.first', SUITS, 15, 'first', 'under 2,000'),
   'order.suit': () => planningOnce('order.suit', SUITS, thrownTable(15, 2), 'under 10,000'),
   'order.fifteen': () => planningOnce('order.fifteen', { kind: 'any' }, thrownTable(15, 2), 'under 20,000'),
   'order.colours': () =>

@@ -2,7 +2,7 @@ import { orderGameOf } from '../../core/drill/orderGame.ts';
 import type { PlanState } from '../../core/drill/orderGame.ts';
 import { CAREFUL, QUICK_LOOK } from '../../core/planning/order/look.ts';
 import type { OrderQuestion } from '../../core/planning/order/orderQuestion.ts';
-import { COARSE, FINE, GLANCE } from '../../core/planning/order/tableDetail.ts';
+import { COARSE, FINE, FIRST } from '../../core/planning/order/tableDetail.ts';
 import { tableOf } from '../../core/planning/position/prepared.ts';
 import { shotRulesOf } from '../../core/virtual/shotRules.ts';
 import type { OrderAsked } from './orderProtocol.ts';
@@ -12,7 +12,7 @@ export const PLAY_SEED = 4610;
 
 /** How closely a plan is made. */
 const CLOSENESS = {
-  rough: { detail: GLANCE, look: QUICK_LOOK },
+  rough: { detail: FIRST, look: QUICK_LOOK },
   'by level': { detail: COARSE, look: QUICK_LOOK },
   fine: { detail: FINE, look: CAREFUL },
 } as const;

@@ -34,6 +34,9 @@ export const GLANCE: TableDetail = {
   linesOfBall: 1,
 };
 
+/** The first answer on the screen: a closer one follows. */
+export const FIRST: TableDetail = { ...GLANCE, step: 0.25 };
+
 /** For orders with very many states. */
 export const WIDE: TableDetail = { ...COARSE, step: 0.18, spread: THREE, lines: 6 };
 
