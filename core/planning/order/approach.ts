@@ -109,7 +109,7 @@ export function aimsAt(
     if (falls < least) return () => undefined;
     return (height) => {
       const aimed = aimedStroke(table, cue, line, error, { tip: { side: 0, height }, elevation, speed });
-      return aimed && { ...aimed, falls };
+      return aimed && { leaves: aimed.leaves, falls, arrives: aimed.arrives };
     };
   }
   const stroke = { speed, tip: LEVEL_TIP, elevation };

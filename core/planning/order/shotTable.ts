@@ -8,7 +8,7 @@ import { isOnTable } from '../../shot/outcome.ts';
 import { POCKET_NAMES, type PocketName } from '../../table/pockets.ts';
 import type { Table } from '../../table/table.ts';
 import { emptyGrid, placeOnGrid, type PositionWindow } from '../grid.ts';
-import { aimsAt, approachesTo } from './approach.ts';
+import { aimsAt, approachesTo, type Approach } from './approach.ts';
 import { hinderedBits } from './hindered.ts';
 import type { TableDetail } from './tableDetail.ts';
 import { landingsAround } from './landings.ts';
@@ -189,14 +189,14 @@ export function buildShotTable(
     if (g % of !== part) continue;
     const cue = cueBallAt(table, placeOnGrid(grid, g));
     const here: StrokeFromHere[] = [];
-    const looks = lines
-      .flatMap((line, n) =>
-        approachesTo(table, cue, line, error, rules.cushionFirst === true).map((way) => ({ way, n })),
-      )
-      .filter(
-        ({ way: { rough, line } }) =>
-          rough > LEAST_CHANCE && isWanted(line, rules) && !overlaps(cue, line.object),
-      )
+    const hopeful: { readonly way: Approach; readonly n: number }[] = [];
+    for (const [n, line] of lines.entries()) {
+      if (!isWanted(line, rules) || overlaps(cue, line.object)) continue;
+      for (const way of approachesTo(table, cue, line, error, rules.cushionFirst === true)) {
+        if (way.rough > LEAST_CHANCE) hopeful.push({ way, n });
+      }
+    }
+    const looks = hopeful
       .sort((a, b) => b.way.rough - a.way.rough)
       .filter(({ n }, rank, all) => {
         const before = all.slice(0, rank).filter((each) => numbers[each.n] === numbers[n]);
@@ -215,7 +215,13 @@ export function buildShotTable(
           if (aim === undefined || aim.arrives < LEAST_CHANCE) return undefined;
           const stroke = { leaves: aim.leaves, speed, tip: { side: 0, height }, elevation };
           const played = tryStroke(question, stroke);
-          return played && { ...played, chance: aim.falls * aim.arrives };
+          return (
+            played && {
+              hindered: played.hindered,
+              landing: played.landing,
+              chance: aim.falls * aim.arrives,
+            }
+          );
         });
       });
       for (const [i, row] of tried.entries()) {
