@@ -76,6 +76,16 @@ it('an evening is planned, changed by hand, kept, begun with one tap, and its re
   // One tap, and the round is there.
   await timetable().getByRole('button', { name: 'Start' }).first().click();
   await page.getByTestId('shot').waitFor();
+  // The drill is one student's: nobody else is next at it.
+  await page.getByRole('link', { name: 'The whole evening' }).waitFor();
+  expect(await page.getByRole('link', { name: /^Next/ }).count()).toBe(0);
+  await page.getByRole('link', { name: 'The whole evening' }).click();
+  await page.getByText('being played').waitFor();
+  await page.getByRole('button', { name: 'Notes and rounds' }).click();
+  await page
+    .getByRole('region', { name: 'Blocks' })
+    .getByText(/18:30 (Wren|Corin|Pim) /)
+    .waitFor();
   await page.goto(evening);
   await page.getByText('being played').waitFor();
   const before = (await storedEvening()).flatMap(({ document }) => document.blocks);

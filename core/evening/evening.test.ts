@@ -260,6 +260,32 @@ describe('the lessons of an evening', () => {
     const [table0, table1] = anew.map(({ document }) => document.blocks);
     expect(table0!.slice(0, 2)).toEqual(lessons[0]!.document.blocks.slice(0, 2));
     expect(table1).toEqual([lessons[1]!.document.blocks[0]]);
+    // What was noted to a turn that is still there stays with it, and what was added by hand for everybody, too.
+    const noted = {
+      ...lessons[0]!.document.blocks[0]!,
+      id: uuid(990),
+      startedAt: null,
+      note: '<p>Pace.</p>',
+    };
+    const everybodys = { ...noted, id: uuid(991), playerId: undefined };
+    const [withNote] = lessonsOfEvening(
+      plan,
+      [
+        {
+          student: noted.playerId!,
+          table: cast.tables[0]!.id,
+          from: 100,
+          minutes: 20,
+          want: want(noted.drill, 1),
+          coach: undefined,
+        },
+      ],
+      [{ ...lessons[0]!, document: { ...lessons[0]!.document, blocks: [noted, everybodys] } }],
+    );
+    expect(withNote!.document.blocks.map(({ id, note, from }) => [id, note, from])).toEqual([
+      [uuid(991), '<p>Pace.</p>', noted.from],
+      [uuid(990), '<p>Pace.</p>', 100],
+    ]);
     // Whoever does not come any more has no turn.
     const without = restOfEvening(EVENING, lessons, { ...changes, late: new Map([[late, null]]) }, cast);
     expect(without.students.map(({ id }) => id)).not.toContain(late);

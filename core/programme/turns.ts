@@ -1,10 +1,18 @@
 import type { Round } from '../records/round.ts';
-import type { LessonDocument } from '../records/lesson.ts';
+import type { LessonBlock, LessonDocument } from '../records/lesson.ts';
 
 /** A round of a block as far as turns need it. */
 type PlayedRound = Pick<Round, 'player' | 'endedAt' | 'startedAt'> & {
   readonly attempts: readonly unknown[];
 };
+
+/** Who plays a block: in a planned evening one student, otherwise everybody who is there. */
+export function playersOf(
+  { playerIds }: Pick<LessonDocument, 'playerIds'>,
+  { playerId }: Pick<LessonBlock, 'playerId'>,
+): readonly string[] {
+  return playerId === undefined ? playerIds : [playerId];
+}
 
 /**
  * Whose turn it is in a group at one table: by rounds, whoever has ended fewest; by attempts, whoever has played fewest

@@ -4,6 +4,8 @@ import { choice, count, day, flag, instant, MISSING, note, text, UNKNOWN, uuid, 
 
 /** A lesson: who is there, what is played for how long, and what was noted. */
 
+/** An evening of ten hours in turns of five minutes. */
+const MOST_BLOCKS = 120;
 /** Minutes of a day. */
 const LONGEST_EVENING = 1440;
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;
@@ -55,7 +57,7 @@ export const lessonDocumentSchema = object({
   turns: choice(TURNS),
   blocks: array(lessonBlockSchema)
     .required(MISSING)
-    .max(20, '${path} has at most 20 blocks')
+    .max(MOST_BLOCKS, `\${path} has at most ${MOST_BLOCKS} blocks`)
     .test(
       'ids',
       '${path} names a block twice',

@@ -11,7 +11,7 @@ import { resultWords } from '../words/resultWords.ts';
 import { BlockClock } from '../controls/BlockClock.tsx';
 import { begin, withBlock } from './lessonDraft.ts';
 import { NoteEditor } from '../controls/NoteEditor.tsx';
-import { nextPlayer } from '../../core/programme/turns.ts';
+import { nextPlayer, playersOf } from '../../core/programme/turns.ts';
 
 interface BlockCardProps {
   readonly lessonId: string;
@@ -34,8 +34,7 @@ export function BlockCard(props: BlockCardProps) {
   const at = () => new Date().toISOString();
   const over = document.endedAt !== null;
   const running = block.startedAt !== null && block.endedAt === null;
-  // In a planned evening a block is one student's.
-  const players = block.playerId === undefined ? document.playerIds : [block.playerId];
+  const players = playersOf(document, block);
   const turn = nextPlayer(players, rounds, document.turns);
   return (
     <Stack gap="sm">

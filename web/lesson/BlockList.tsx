@@ -7,18 +7,21 @@ import type { LessonDocument } from '../../core/records/lesson.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { tablesQuery } from '../api/tables.ts';
 import { Sight } from '../controls/Sight.tsx';
+import { clockAt } from '../words/eveningWords.ts';
 import { moveBlock } from './lessonDraft.ts';
 
 interface BlockListProps {
   readonly document: LessonDocument;
   readonly chosen: string | undefined;
   readonly editable: boolean;
+  readonly nameOf: (playerId: string) => string;
   readonly onChoose: (id: string) => void;
   readonly onChange: (document: LessonDocument) => void;
 }
 
 /** The plan of a lesson: its blocks in their order. */
-export function BlockList({ document, chosen, editable, onChoose, onChange }: BlockListProps) {
+export function BlockList(props: BlockListProps) {
+  const { document, chosen, editable, nameOf, onChoose, onChange } = props;
   const drills = useQuery(drillsQuery);
   const titleOf = (slug: string) =>
     drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
@@ -41,6 +44,12 @@ export function BlockList({ document, chosen, editable, onChoose, onChange }: Bl
               <span>
                 <b>{titleOf(block.drill)}</b>
                 <br />
+                {block.playerId !== undefined && (
+                  <>
+                    {clockAt(document.evening?.begins ?? '', block.from ?? 0)} {nameOf(block.playerId)}
+                    <br />
+                  </>
+                )}
                 <span className="muted">
                   stage {block.stage}, {block.minutes} min
                   {block.endedAt !== null ? ', done' : block.startedAt !== null ? ', on' : ''}

@@ -132,6 +132,7 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
           document={document}
           chosen={block?.id}
           editable={editable}
+          nameOf={nameOf}
           onChoose={setChosen}
           onChange={onChange}
         />

@@ -4,10 +4,11 @@ import { Link } from 'react-router';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import { lessonQuery } from '../api/lessons.ts';
 import { playersQuery } from '../api/players.ts';
+import { useViewer } from '../api/viewer.ts';
 import { resultWords } from '../words/resultWords.ts';
 import { BlockClock } from '../controls/BlockClock.tsx';
 import type { ScoredSoFar } from '../../core/scoring/course.ts';
-import { nextPlayer } from '../../core/programme/turns.ts';
+import { nextPlayer, playersOf } from '../../core/programme/turns.ts';
 
 interface NextInGroupProps {
   readonly open: OpenRound;
@@ -26,7 +27,8 @@ export function NextInGroup({ open, scoring }: NextInGroupProps) {
     enabled: ref !== null,
     refetchInterval: ASK_EVERY_MS,
   });
-  const players = useQuery({ ...playersQuery, enabled: ref !== null });
+  const known = useQuery({ ...playersQuery, enabled: ref !== null });
+  const viewer = useViewer();
   if (ref === null || lesson.data === undefined) return null;
   const { document } = lesson.data.lesson;
   const block = document.blocks.find(({ id }) => id === ref.block);
@@ -36,9 +38,10 @@ export function NextInGroup({ open, scoring }: NextInGroupProps) {
     ...lesson.data.rounds.filter((other) => other.lesson?.block === ref.block && other.id !== round.id),
     mine,
   ];
-  const group = document.playerIds.length > 1;
-  const next = group ? nextPlayer(document.playerIds, rounds, document.turns) : undefined;
-  const nameOf = (playerId: string) => players.data?.find(({ id }) => id === playerId)?.name;
+  const players = playersOf(document, block);
+  const group = players.length > 1;
+  const next = group ? nextPlayer(players, rounds, document.turns) : undefined;
+  const nameOf = (playerId: string) => known.data?.find(({ id }) => id === playerId)?.name;
   const theirs = rounds.find(({ player, endedAt }) => player.id === next && endedAt === null);
   const address =
     theirs === undefined
@@ -61,6 +64,11 @@ export function NextInGroup({ open, scoring }: NextInGroupProps) {
       {next !== undefined && next !== round.player.id && (
         <Button component={Link} to={address} mt={6} variant="default">
           Next: {nameOf(next) ?? 'the next player'}
+        </Button>
+      )}
+      {document.evening !== undefined && viewer.role === 'coach' && (
+        <Button component={Link} to={`/lesson/evening/${document.evening.id}`} mt={6} variant="default">
+          The whole evening
         </Button>
       )}
     </section>
