@@ -101,6 +101,11 @@ describe('a programme', () => {
     await tick(false);
     expect((await read(id)).programme.ticks).toEqual([]);
     expect((await call('PUT', `/${id}/items/${randomUUID()}/done`, { done: true })).status).toBe(404);
+    // What is to come has not been done.
+    const later = own.document.items.find(({ day }) => day === '2026-12-01');
+    const early = await call('PUT', `/${id}/items/${later?.id ?? ''}/done`, { done: true }, club.player);
+    expect(early.status).toBe(400);
+    expect(await early.json()).toMatchObject({ error: { field: 'done' } });
     expect((await call('PUT', `/${id}`, { document: own.document, basedOn: 1 }, club.player)).status).toBe(
       403,
     );

@@ -50,6 +50,11 @@ export function donePlanned(
   return states;
 }
 
+/** Whether an entry can be ticked off: what is to come has not been done. */
+export function isTickable({ day }: Pick<ProgrammeItem, 'day'>, today: string): boolean {
+  return day <= today;
+}
+
 /** Done against planned, entries and minutes. */
 export interface DoneCount {
   readonly planned: number;

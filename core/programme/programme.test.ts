@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ProgrammeDocument, ProgrammeItem } from '../records/programme.ts';
 import { addDays, mondayOf, weekdayOf } from './days.ts';
-import { countDone, donePlanned } from './donePlanned.ts';
+import { countDone, donePlanned, isTickable } from './donePlanned.ts';
 import { beforeMatches, copyProgramme, spreadBlock } from './spreadBlock.ts';
 
 let number = 0;
@@ -77,6 +77,16 @@ describe('a block of a programme', () => {
       expect(new Set(items.map(({ day }) => day)).size).toBe(2 * times);
     }
     expect(() => spreadBlock(empty, { ...BLOCK, timesAWeek: 8 }, newId)).toThrow(RangeError);
+  });
+
+  it('never fills days that are past', () => {
+    const all = spreadBlock(empty, BLOCK, newId).map(({ day }) => day);
+    const [, , third = ''] = all;
+    expect(spreadBlock(empty, BLOCK, newId, third).map(({ day }) => day)).toEqual(all.slice(2));
+    const matches = beforeMatches(empty, BLOCK, newId, '2026-11-08').map(({ day }) => day);
+    expect(matches).toEqual(['2026-11-14']);
+    expect(isTickable({ day: '2026-11-14' }, '2026-11-13')).toBe(false);
+    expect(isTickable({ day: '2026-11-14' }, '2026-11-14')).toBe(true);
   });
 
   it('before each match stands on the match days of the programme', () => {

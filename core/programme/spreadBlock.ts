@@ -33,6 +33,9 @@ function loadOf(items: readonly ProgrammeItem[], day: string): number {
   return items.filter((item) => item.day === day).reduce((sum, { minutes }) => sum + minutes, 0);
 }
 
+/** The first of the days that are planned for; what is past is never filled. Left out, all are planned. */
+type NotBefore = string | undefined;
+
 /**
  * The entries of a block: on weekdays with rest between, each moved to a neighbouring day where its own is fuller; the same
  * drill never twice a day. Weeks beyond the programme are left out.
@@ -43,6 +46,7 @@ export function spreadBlock(
   programme: Pick<ProgrammeDocument, 'startDay' | 'weeks' | 'items'>,
   block: PracticeBlock,
   newId: NewId,
+  notBefore?: NotBefore,
 ): readonly ProgrammeItem[] {
   const { drill, stage, minutes, kind, note, timesAWeek } = block;
   if (!(timesAWeek >= 1 && timesAWeek <= WEEK_DAYS)) {
@@ -58,6 +62,7 @@ export function spreadBlock(
         .map((shift) => weekday + shift)
         .filter((each) => each >= 0 && each < WEEK_DAYS)
         .map((each) => addDays(monday, each))
+        .filter((each) => notBefore === undefined || each >= notBefore)
         .filter((each) => !planned.some((item) => item.day === each && item.drill === drill));
       const day = free.toSorted((a, b) => loadOf(planned, a) - loadOf(planned, b))[0];
       if (day !== undefined) added.push({ id: newId(), day, drill, stage, minutes, kind, note });
@@ -71,10 +76,12 @@ export function beforeMatches(
   programme: Pick<ProgrammeDocument, 'startDay' | 'weeks' | 'matchDays'>,
   block: Pick<PracticeBlock, 'drill' | 'stage' | 'minutes' | 'note'>,
   newId: NewId,
+  notBefore?: NotBefore,
 ): readonly ProgrammeItem[] {
   const { drill, stage, minutes, note } = block;
   const from = dayNumber(programme.startDay);
   return programme.matchDays
+    .filter((day) => notBefore === undefined || day >= notBefore)
     .filter((day) => dayNumber(day) >= from && dayNumber(day) < from + WEEK_DAYS * programme.weeks)
     .map((day) => ({ id: newId(), day, drill, stage, minutes, kind: 'before a match' as const, note }));
 }

@@ -1,4 +1,6 @@
 import { Hono } from 'hono';
+import { addDays } from '../../core/programme/days.ts';
+import { isTickable } from '../../core/programme/donePlanned.ts';
 import { archivedSchema } from '../../core/records/listedDrill.ts';
 import type { Viewer } from '../../core/records/account.ts';
 import {
@@ -102,8 +104,14 @@ export function programmeRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const programme = await visible(viewer, c.req.param('id'));
     const item = requireUuid(c.req.param('item'), 'item');
-    if (!programme.document.items.some(({ id }) => id === item)) throw notFound('this entry');
+    const entry = programme.document.items.find(({ id }) => id === item);
+    if (entry === undefined) throw notFound('this entry');
     const { done } = await readBody(c, tickSchema);
+    // Wherever it is asked from, today is tomorrow in UTC at the latest.
+    const today = addDays(new Date(deps.now()).toISOString().slice(0, 10), 1);
+    if (done && !isTickable(entry, today)) {
+      throw new Refusal(400, 'done: this entry is to come, and is ticked on its day', 'done');
+    }
     await tickItem(deps.pool, programme.id, item, done ? new Date(deps.now()) : null);
     return c.json(await visible(viewer, programme.id));
   });

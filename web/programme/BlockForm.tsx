@@ -1,6 +1,7 @@
 import { Button, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
+import dayjs from 'dayjs';
 import { useState } from 'react';
-import { WEEK_DAYS } from '../../core/programme/days.ts';
+import { dayNumber, WEEK_DAYS } from '../../core/programme/days.ts';
 import { beforeMatches, spreadBlock } from '../../core/programme/spreadBlock.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { ITEM_KINDS, type ProgrammeDocument, type ProgrammeItem } from '../../core/records/programme.ts';
@@ -13,6 +14,12 @@ interface BlockFormProps {
 
 const newId = () => crypto.randomUUID();
 
+/** The week of a programme that it is now, from 1; the first before it begins, the last once it is over. */
+function weekNow({ startDay, weeks }: ProgrammeDocument): number {
+  const days = dayNumber(dayjs().format('YYYY-MM-DD')) - dayNumber(startDay);
+  return Math.min(weeks, Math.max(1, 1 + Math.floor(days / WEEK_DAYS)));
+}
+
 /** "This drill, forty minutes, twice a week, five weeks", or before each match: the entries are spread over the weeks. */
 export function BlockForm({ document, drills, onAdd }: BlockFormProps) {
   const [slug, setSlug] = useState<string | null>(null);
@@ -20,8 +27,10 @@ export function BlockForm({ document, drills, onAdd }: BlockFormProps) {
   const [minutes, setMinutes] = useState(20);
   const [kind, setKind] = useState<ProgrammeItem['kind']>('homework');
   const [times, setTimes] = useState(2);
-  const [fromWeek, setFromWeek] = useState(1);
-  const [weeks, setWeeks] = useState(document.weeks);
+  // A programme that runs already goes on with this week.
+  const [thisWeek] = useState(() => weekNow(document));
+  const [fromWeek, setFromWeek] = useState(thisWeek);
+  const [weeks, setWeeks] = useState(document.weeks - thisWeek + 1);
   const [note, setNote] = useState('');
   const [told, setTold] = useState('');
   const drill = drills.find((entry) => entry.document.slug === slug)?.document;
@@ -38,12 +47,13 @@ export function BlockForm({ document, drills, onAdd }: BlockFormProps) {
   function add() {
     if (drill === undefined) return;
     const block = { drill: drill.slug, stage, minutes, kind, timesAWeek: times, fromWeek, weeks, note };
-    const items =
-      kind === 'before a match' ? beforeMatches(document, block, newId) : spreadBlock(document, block, newId);
+    const today = dayjs().format('YYYY-MM-DD');
+    const spread = kind === 'before a match' ? beforeMatches : spreadBlock;
+    const items = spread(document, block, newId, today);
     onAdd(items);
     setTold(
       items.length === 0
-        ? 'Nothing was added: there is no match day, or no day left.'
+        ? 'Nothing was added: no match day is to come, or no day is left.'
         : `${items.length === 1 ? '1 entry' : `${items.length} entries`} added.`,
     );
   }

@@ -2,7 +2,7 @@ import { DayField } from '../controls/DayField.tsx';
 import { Button, Checkbox, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import type { ItemState } from '../../core/programme/donePlanned.ts';
+import { isTickable, type ItemState } from '../../core/programme/donePlanned.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { ITEM_KINDS, type ProgrammeItem } from '../../core/records/programme.ts';
 
@@ -20,6 +20,8 @@ interface ItemPanelProps {
 /** One entry of a programme: ticking it off, scoring it; the coach moves and changes it. */
 export function ItemPanel(props: ItemPanelProps) {
   const { item, state, drill, playerId, editable, onTick, onChange, onRemove } = props;
+  // What was ticked before can be taken back.
+  const canTick = state?.kind === 'ticked' || isTickable(item, dayjs().format('YYYY-MM-DD'));
   return (
     <section className="card" aria-labelledby="item-title">
       <Title order={2} size="h4" id="item-title">
@@ -36,7 +38,8 @@ export function ItemPanel(props: ItemPanelProps) {
       ) : (
         <Group mt={8}>
           <Checkbox
-            label="Done"
+            label={canTick ? 'Done' : 'Done (on its day)'}
+            disabled={!canTick}
             checked={state?.kind === 'ticked'}
             onChange={(event) => onTick(event.currentTarget.checked)}
           />

@@ -85,9 +85,9 @@ function DayCell({ day, ...props }: WeekGridProps & { readonly day: string }) {
   const match = document.matchDays.includes(day);
   const name = [isOver ? 'day over' : 'day', day === today ? 'today' : ''].join(' ');
   return (
-    <div ref={setNodeRef} role="cell" className={name} aria-label={dayjs(day).format('ddd D MMM')}>
+    <div ref={setNodeRef} role="cell" className={name} aria-label={dayjs(day).format('dddd D MMMM')}>
       <span className="day-name">
-        {dayjs(day).format('D MMM')}
+        {dayjs(day).format('ddd D MMM')}
         {match ? ', match' : ''}
       </span>
       {document.items
@@ -134,8 +134,9 @@ function ItemCard({
     >
       <b>{titleOf(item.drill)}</b>
       <span className="muted">
-        {item.minutes} min{item.kind === 'practice' ? '' : `, ${item.kind}`}
+        stage {item.stage}, {item.minutes} min{item.kind === 'practice' ? '' : `, ${item.kind}`}
       </span>
+      {item.note !== '' && <span className="print-only">{item.note}</span>}
       {STATE_WORDS[state] !== '' && <span>{STATE_WORDS[state]}</span>}
     </button>
   );

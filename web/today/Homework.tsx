@@ -4,7 +4,7 @@ import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
-import { donePlanned } from '../../core/programme/donePlanned.ts';
+import { donePlanned, isTickable } from '../../core/programme/donePlanned.ts';
 import type { ProgrammeItem, ProgrammeWithRounds } from '../../core/records/programme.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { programmesQuery } from '../api/programmes.ts';
@@ -43,6 +43,7 @@ export function Homework({ playerId }: { readonly playerId: string }) {
             ) : (
               <Checkbox
                 label={wordsOf(item)}
+                disabled={state.kind !== 'ticked' && !isTickable(item, today)}
                 checked={state.kind === 'ticked'}
                 onChange={(event) =>
                   tickItem(queries, viewer, programme, item.id, event.currentTarget.checked)
