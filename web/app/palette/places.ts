@@ -23,7 +23,12 @@ const PAGES: readonly Page[] = [
   { to: '/', name: 'Today', about: 'what is next' },
   { to: '/hall', name: 'Hall', about: 'tables and cues' },
   { to: '/drills', name: 'Drills', about: 'the library and our own' },
-  { to: '/lesson/evening', name: 'Plan the evening', about: 'who plays what, at which table, when' },
+  {
+    to: '/lesson/evening',
+    name: 'Plan the evening',
+    about: 'who plays what, at which table, when',
+    coach: true,
+  },
   { to: '/lesson', name: 'Lessons', about: 'planned and past, rounds' },
   { to: '/players', name: 'Players', about: 'ratings and progress' },
   { to: '/players/compare', name: 'Compare two', about: 'players side by side', coach: true },
