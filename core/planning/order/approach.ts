@@ -1,7 +1,6 @@
-import { bearing } from '../../math/point.ts';
 import { toRadians } from '../../math/angle.ts';
+import { bearing, distance } from '../../math/point.ts';
 import { contactDistance } from '../../motion/ballBall.ts';
-import { distance } from '../../math/point.ts';
 import type { BallOnTable } from '../../motion/shot.ts';
 import { cueingOf } from '../../player/cueing.ts';
 import type { ExecutionError } from '../../player/levels.ts';
