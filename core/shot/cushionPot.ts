@@ -29,6 +29,8 @@ const MOST_TURNS = 8;
 const NEAR = 0.3;
 /** Of half of what falls. */
 const EXACT = 0.1;
+/** Of an error, by which it is seen how it moves the ball: the first that does not miss it. */
+const PARTS = [1, 0.5, 0.25];
 /** By how much lines are told apart, radians. */
 const TURN = 2e-4;
 /** No line of a bounce is farther from that of equal angles, radians. */
@@ -136,12 +138,14 @@ export function cushionFalls(
   const planned = sent(stroke);
   const { speed, tip, elevation } = stroke;
   const butt = toRadians(error.elevationDeg);
+  const moved = (withPart: (part: number) => CushionStroke) =>
+    PARTS.map((part) => wrapAngle(sent(withPart(part)) - planned) / part).find(Number.isFinite) ?? Infinity;
   const moves = [
     (toRadians(error.directionDeg) / TURN) * wrapAngle(sent(stroke, TURN) - planned),
-    wrapAngle(sent({ ...stroke, speed: speed * (1 - error.speed) }) - planned),
-    wrapAngle(sent({ ...stroke, tip: { ...tip, height: tip.height - error.tip } }) - planned),
-    wrapAngle(sent({ ...stroke, tip: { ...tip, side: tip.side + error.tip } }) - planned),
-    wrapAngle(sent({ ...stroke, elevation: elevation + butt }) - planned),
+    moved((part) => ({ ...stroke, speed: speed * (1 - part * error.speed) })),
+    moved((part) => ({ ...stroke, tip: { ...tip, height: tip.height - part * error.tip } })),
+    moved((part) => ({ ...stroke, tip: { ...tip, side: tip.side + part * error.tip } })),
+    moved((part) => ({ ...stroke, elevation: elevation + part * butt })),
   ];
   const spread = Math.max(1e-9, Math.hypot(...moves));
   // One that misses the ball altogether says that nothing can be said.

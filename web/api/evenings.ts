@@ -8,6 +8,9 @@ export const wantsQuery = (players: readonly string[]) =>
     queryKey: ['evenings', 'wants', [...players].sort()],
     queryFn: () => get(`/evenings/wants?players=${[...players].sort().join()}`, eveningWantsSchema),
     enabled: players.length > 0,
+    // What is planned from it is changed by hand: it must not become another plan under the hand.
+    staleTime: Infinity,
+    refetchOnReconnect: false,
   });
 
 /** The lessons of an evening. */

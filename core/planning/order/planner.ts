@@ -218,7 +218,7 @@ export class OrderPlanner<S> {
 
   /** A stroke with the chance of its pot, and that times what the landings of some executions are worth. */
   #played(state: S, stroke: PlannedStroke, draws: readonly Draws[]): PlannedStroke {
-    const { game, allowed } = this.#question;
+    const { game, allowed, cushionFirst } = this.#question;
     const error = errorAsCued(stroke.shot, this.#question.error);
     const next = game.after(state, stroke.ball, stroke.pocket);
     const cleared = game.isCleared(next);
@@ -236,7 +236,11 @@ export class OrderPlanner<S> {
       if (cue === undefined || !isOnTable(cue) || allowed?.(result, stroke) === false) continue;
       sum += map === undefined ? 1 : Math.max(FELL, this.#valueAt(next, map, cue, stroke, result));
     }
-    if (seen === 0) return { ...stroke, value: 0 };
+    if (seen === 0) {
+      // A pot by a cushion is missed more often than not, and may still be the only one.
+      const chance = (PRIOR * stroke.chance) / (PRIOR + draws.length);
+      return { ...stroke, chance, value: cushionFirst === true ? chance * FELL : 0 };
+    }
     // What was seen corrects the closed form, the more the more often it was tried.
     const chance = (PRIOR * stroke.chance + seen) / (PRIOR + draws.length);
     return { ...stroke, chance, value: (chance * sum) / seen };

@@ -3,9 +3,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import type { Turn } from '../../../core/evening/ask.ts';
+import type { EveningAsk, Turn } from '../../../core/evening/ask.ts';
 import { lessonsOfEvening } from '../../../core/evening/lessons.ts';
-import { restOfEvening, type EveningChanges } from '../../../core/evening/restOf.ts';
+import { restOfEvening } from '../../../core/evening/restOf.ts';
 import type { Lesson, LessonEvening } from '../../../core/records/lesson.ts';
 import { call } from '../../api/client.ts';
 import { plannedEveningQuery, wantsQuery } from '../../api/evenings.ts';
@@ -49,14 +49,13 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
   const { begins } = evening;
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const [changes, setChanges] = useState<EveningChanges>();
+  // As it was when it was asked for: what others do meanwhile does not change it under the hand.
+  const [rest, setRest] = useState<{ readonly ask: EveningAsk; readonly lessons: readonly Lesson[] }>();
   const students = [...new Set(lessons.flatMap(({ document }) => document.playerIds))];
-  const wants = useQuery(wantsQuery(students)).data ?? NO_WANTS;
+  const known = useQuery(wantsQuery(students)).data;
+  const wants = known ?? NO_WANTS;
   const here = tables.filter((table) => lessons.some(({ document }) => document.tableId === table.id));
-  const ask =
-    changes && wants.length > 0
-      ? restOfEvening(evening, lessons, changes, { wants: [...wants], tables: here })
-      : undefined;
+  const ask = rest?.ask;
   const plan = useTimetable(ask);
   const edited = useTurns(plan.data?.turns);
   const turns = storedTurns(lessons, [...wants], drills);
@@ -64,7 +63,7 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
   const again = () => queries.invalidateQueries({ queryKey });
 
   const keeping = useMutation({
-    mutationFn: (rest: readonly Turn[]) =>
+    mutationFn: (next: readonly Turn[]) =>
       call('PUT', `/evenings/${id}`, {
         lessons: lessonsOfEvening(
           {
@@ -73,12 +72,12 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
             titleOf: (table) => `Evening at ${names.table(table)}`.slice(0, 80),
             newId: () => crypto.randomUUID(),
           },
-          rest,
-          lessons,
+          next,
+          rest?.lessons ?? lessons,
         ),
       }),
     onSuccess: async () => {
-      setChanges(undefined);
+      setRest(undefined);
       await again();
     },
     onError: again,
@@ -135,11 +134,11 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
               names={names}
               keepLabel="Keep this rest"
               keeping={keeping.isPending}
-              onKeep={(rest) => keeping.mutate(rest)}
+              onKeep={(next) => keeping.mutate(next)}
             />
             <div>
               <TurnPanel ask={ask} edited={edited} begins={begins} names={names} />
-              <Button variant="default" onClick={() => setChanges(undefined)}>
+              <Button variant="default" onClick={() => setRest(undefined)}>
                 Leave it as it was
               </Button>
             </div>
@@ -175,7 +174,13 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
             tables={here.map((table) => table.id)}
             names={names}
             now={Math.min(evening.minutes, Math.max(0, now))}
-            onPlan={setChanges}
+            isReady={known !== undefined}
+            onPlan={(changes) =>
+              setRest({
+                ask: restOfEvening(evening, lessons, changes, { wants: [...wants], tables: here }),
+                lessons,
+              })
+            }
           />
         </div>
       )}

@@ -11,11 +11,13 @@ interface RestFormProps {
   readonly names: EveningNames;
   /** Minutes after the beginning. */
   readonly now: number;
+  /** Whether it is known what everybody gains by. */
+  readonly isReady: boolean;
   readonly onPlan: (changes: EveningChanges) => void;
 }
 
 /** What has come between: somebody is late or does not come, a table cannot be played on; the rest is planned anew from a time on. */
-export function RestForm({ begins, students, tables, names, now, onPlan }: RestFormProps) {
+export function RestForm({ begins, students, tables, names, now, isReady, onPlan }: RestFormProps) {
   const [from, setFrom] = useState(() => clockAt(begins, now));
   const [who, setWho] = useState<string | null>(null);
   const [until, setUntil] = useState(() => clockAt(begins, now + 20));
@@ -85,7 +87,7 @@ export function RestForm({ begins, students, tables, names, now, onPlan }: RestF
           value={broken}
           onChange={setBroken}
         />
-        <Button type="submit" variant="default">
+        <Button type="submit" variant="default" disabled={!isReady}>
           Plan the rest anew
         </Button>
       </Stack>
