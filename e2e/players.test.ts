@@ -282,6 +282,24 @@ describe('a report', () => {
     await own.goto(address);
     await own.getByText('Play slower').waitFor();
     expect(await own.getByLabel('A goal').count()).toBe(0);
+    // Something of today, whatever day it is: what is to come cannot be ticked off.
+    const planned = await programmesSchema.validate(await (await page.request.get('/api/programmes')).json());
+    const wren = planned.find(({ player }) => player.name === 'Wren Sallow');
+    if (wren === undefined) throw new Error('Wren has a programme');
+    const now = {
+      id: randomUUID(),
+      day: new Date().toLocaleDateString('sv'),
+      drill: 'break-the-ice',
+      stage: 1,
+      minutes: 10,
+      kind: 'homework',
+      note: '',
+    };
+    const document = { ...wren.document, items: [...wren.document.items, now] };
+    const put = await page.request.put(`/api/programmes/${wren.id}`, {
+      data: { document, basedOn: wren.version },
+    });
+    expect(put.status()).toBe(200);
     // Today shows the student the week's practice; ticking it off reaches the coach.
     await own.goto('/');
     const homework = own.getByRole('region', { name: 'This week’s practice' });
