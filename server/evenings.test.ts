@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { eveningSchema, eveningWantsSchema } from '../core/records/evening.ts';
 import { lessonWithRoundsSchema } from '../core/records/lesson.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { newEvening } from './testing/newEvening.ts';
 import { newLesson } from './testing/newLesson.ts';
 
 let test: TestApp;
@@ -29,19 +30,10 @@ const block = (playerId: string, from: number) => ({
 });
 
 function table(eveningId: string, more: object = {}) {
-  const evening = {
-    id: eveningId,
-    begins: '18:30',
-    minutes: 120,
-    coachIds: [],
-    turn: 20,
-    restAfter: 60,
-    most: 100,
-  };
   const document = {
     ...newLesson({ playerIds: [club.playerId, club.otherId], tableId: club.poolTable }),
     blocks: [block(club.playerId, 0), block(club.otherId, 20)],
-    evening,
+    evening: newEvening(eveningId),
     ...more,
   };
   return { id: randomUUID(), document, basedOn: null as number | null };

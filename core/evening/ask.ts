@@ -1,5 +1,6 @@
 import type { Want } from '../records/evening.ts';
 import type { PresetId } from '../table/preset.ts';
+import type { Stretch } from './strain.ts';
 
 /** A student who comes, or is still to come. */
 export interface EveningStudent {
@@ -18,6 +19,9 @@ export interface PlayedTurn {
   /** When it is over, minutes after the beginning. */
   readonly until: number;
 }
+
+/** When a turn that was played was at the table. */
+export const stretchOf = ({ minutes, until }: PlayedTurn): Stretch => ({ from: until - minutes, minutes });
 
 /** A table, and when it is free; minutes after the beginning. */
 export interface EveningTable {

@@ -1,4 +1,5 @@
-import type { EveningAsk, Turn } from './ask.ts';
+import { stretchOf, type EveningAsk, type Turn } from './ask.ts';
+import { strainOf, type Strain } from './strain.ts';
 
 /** What is wrong with a turn of a timetable that was changed by hand. */
 export type Clash =
@@ -19,7 +20,7 @@ export function clashesOf(ask: EveningAsk, turns: readonly Turn[]): readonly (re
     const others = turns.filter((other) => other !== turn && overlap(turn, other));
     const student = ask.students.find(({ id }) => id === turn.student);
     const table = ask.tables.find(({ id }) => id === turn.table);
-    const { minutes, inOneRun } = minutesUntil(ask, turns, turn);
+    const { minutes, inOneRun } = strainAt(ask, turns, turn);
     const found: (Clash | false)[] = [
       others.some((other) => other.table === turn.table) && 'two at this table',
       others.some((other) => other.student === turn.student) && 'at two tables at once',
@@ -36,22 +37,9 @@ export function clashesOf(ask: EveningAsk, turns: readonly Turn[]): readonly (re
   });
 }
 
-/** What a student has played by the end of a turn, and how much of it without a rest of a turn's length. */
-function minutesUntil(
-  { students, rules }: EveningAsk,
-  turns: readonly Turn[],
-  turn: Turn,
-): { readonly minutes: number; readonly inOneRun: number } {
+/** What a student has behind them by the end of a turn. */
+function strainAt({ students, rules }: EveningAsk, turns: readonly Turn[], turn: Turn): Strain {
   const played = students.find(({ id }) => id === turn.student)?.played ?? [];
-  const own = [
-    ...played.map(({ minutes, until }) => ({ from: until - minutes, minutes })),
-    ...turns.filter((each) => each.student === turn.student && each.from <= turn.from),
-  ].sort((a, b) => a.from - b.from);
-  let [minutes, inOneRun, over] = [0, 0, -Infinity];
-  for (const each of own) {
-    inOneRun = each.from - over < rules.turn ? inOneRun + each.minutes : each.minutes;
-    minutes += each.minutes;
-    over = each.from + each.minutes;
-  }
-  return { minutes, inOneRun };
+  const own = turns.filter((each) => each.student === turn.student && each.from <= turn.from);
+  return strainOf([...played.map(stretchOf), ...own], rules.turn);
 }

@@ -10,6 +10,7 @@ import { insteadOf, placesOf } from './instead.ts';
 import { lessonsOfEvening } from './lessons.ts';
 import { planEvening } from './planEvening.ts';
 import { restOfEvening } from './restOf.ts';
+import { strainOf } from './strain.ts';
 import { NOBODY, timetableOf } from './timetable.ts';
 import { wantsOf, type EveningCandidate } from './wants.ts';
 
@@ -128,6 +129,34 @@ describe('an evening', () => {
     expect(new Set(drills).size).toBe(4);
     // After forty minutes there is a rest.
     expect(turns[2]?.from).toBeGreaterThan(40);
+  });
+
+  it('counts a pause that is shorter than a turn as none, in the plan and in what it tells', () => {
+    // Forty minutes with ten between them, and then twenty more: a rest is due first.
+    const [one] = students(1);
+    const played = [
+      { drill: 'a', minutes: 20, until: 20 },
+      { drill: 'b', minutes: 20, until: 50 },
+    ];
+    const ask = evening({ students: [{ ...one!, from: 50, played }], from: 50, until: 110 });
+    const { turns } = planEvening(ask, 1);
+    expect(turns[0]?.from).toBeGreaterThanOrEqual(70);
+    expect(clashesOf(ask, turns).flat()).toEqual([]);
+    const atOnce = { ...turns[0]!, from: 50 };
+    expect(clashesOf(ask, [atOnce])).toEqual([['no rest before it']]);
+    expect(
+      strainOf(
+        [
+          { from: 30, minutes: 20 },
+          { from: 0, minutes: 20 },
+        ],
+        20,
+      ),
+    ).toEqual({
+      minutes: 40,
+      inOneRun: 40,
+    });
+    expect(strainOf([], 20)).toEqual({ minutes: 0, inOneRun: 0 });
   });
 
   it('is worth less the less there is of it, and nothing without tables', () => {

@@ -1,5 +1,6 @@
 import type { Want } from '../records/evening.ts';
-import type { EveningAsk, EveningStudent, EveningTable, Turn } from './ask.ts';
+import { stretchOf, type EveningAsk, type EveningStudent, type EveningTable, type Turn } from './ask.ts';
+import { strainOf } from './strain.ts';
 
 /** Who stands at each table in each slot: number of the student, −1 for nobody; slot by slot, table by table. */
 export type Places = readonly number[];
@@ -76,10 +77,9 @@ function courseOf(ask: EveningAsk, places: Places, number: number): Course {
   const turns: Turn[] = [];
   const before: { readonly drill: string; readonly skill?: string }[] = [...student.played];
   const lastPlayed = student.played.at(-1);
-  let minutes = student.played.reduce((sum, each) => sum + each.minutes, 0);
+  let { minutes, inOneRun: run } = strainOf(student.played.map(stretchOf), turn);
   let worth = 0;
   let over = lastPlayed?.until;
-  let run = lastPlayed === undefined ? 0 : inOneRun(student);
   const count = ask.tables.length;
   for (let cell = 0; cell < places.length; cell++) {
     if (places[cell] !== number) continue;
@@ -106,18 +106,6 @@ function courseOf(ask: EveningAsk, places: Places, number: number): Course {
     turns.push({ student: student.id, table: table.id, from, minutes: turn, want, coach: undefined });
   }
   return { turns, worth };
-}
-
-/** Minutes without a break at the end of what was played. */
-function inOneRun({ played }: EveningStudent): number {
-  let run = 0;
-  let begins: number | undefined;
-  for (const { until, minutes } of played.toReversed()) {
-    if (begins !== undefined && begins - until > 1) break;
-    run += minutes;
-    begins = until - minutes;
-  }
-  return run;
 }
 
 /** A timetable, and what it is worth. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { describeAccess, type AccessWorld } from '../testing/access.ts';
 import { send } from '../testing/club.ts';
+import { newEvening } from '../testing/newEvening.ts';
 
 function newLesson(w: AccessWorld) {
   return {
@@ -21,13 +22,12 @@ function newLesson(w: AccessWorld) {
 
 const [EVENING, EVENING_LESSON] = [randomUUID(), randomUUID()];
 
-function newEvening(w: AccessWorld) {
+function sentEvening(w: AccessWorld) {
   const { document, basedOn } = newLesson(w);
-  const evening = { id: EVENING, begins: '18:30', minutes: 120, coachIds: [], ...STRAIN };
-  return { lessons: [{ id: EVENING_LESSON, document: { ...document, evening }, basedOn }] };
+  return {
+    lessons: [{ id: EVENING_LESSON, document: { ...document, evening: newEvening(EVENING) }, basedOn }],
+  };
 }
-const STRAIN = { turn: 20, restAfter: 60, most: 100 };
-
 function newProgramme(w: AccessWorld) {
   return {
     document: {
@@ -75,7 +75,7 @@ describeAccess(
     'PUT /api/evenings/:id': {
       expected: [401, 403, 404, 201],
       path: () => `/api/evenings/${EVENING}`,
-      body: newEvening,
+      body: sentEvening,
     },
     'GET /api/evenings/:id': {
       expected: [401, 403, 404, 200],

@@ -5,6 +5,7 @@ import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
 import { readBackup } from '../exports/readBackup.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './club.ts';
+import { newEvening } from './newEvening.ts';
 import { newLesson } from './newLesson.ts';
 import { newRound } from './newRound.ts';
 import { routesOf } from './routes.ts';
@@ -50,15 +51,7 @@ const BODIES: Readonly<Record<string, Make>> = {
         id: randomUUID(),
         document: {
           ...newLesson({ playerIds: [club.playerId], tableId: club.poolTable }),
-          evening: {
-            id: randomUUID(),
-            begins: '18:30',
-            minutes: 120,
-            coachIds: [],
-            turn: 20,
-            restAfter: 60,
-            most: 100,
-          },
+          evening: newEvening(randomUUID()),
         },
         basedOn: null,
       },

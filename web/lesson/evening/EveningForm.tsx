@@ -3,11 +3,7 @@ import type { Address } from '../../controls/useAddress.ts';
 import { DayField } from '../../controls/DayField.tsx';
 import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { BOUNDS, type EveningAsked } from './eveningAsked.ts';
-
-interface Choice {
-  readonly id: string;
-  readonly name: string;
-}
+import type { Choice } from './choices.ts';
 
 interface EveningFormProps {
   readonly asked: EveningAsked;

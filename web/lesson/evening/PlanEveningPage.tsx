@@ -97,7 +97,8 @@ export function PlanEveningPage() {
             begins={asked.begins}
             names={cast.names}
             keepLabel="Keep this evening"
-            keeping={keeping.isPending}
+            // A plan of what was asked before is shown until the new one is there, but not kept.
+            keeping={keeping.isPending || plan.isPlaceholderData}
             onKeep={(turns) => keeping.mutate(turns)}
           />
         )}

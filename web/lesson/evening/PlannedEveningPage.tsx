@@ -133,7 +133,7 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
               begins={begins}
               names={names}
               keepLabel="Keep this rest"
-              keeping={keeping.isPending}
+              keeping={keeping.isPending || plan.isPlaceholderData}
               onKeep={(next) => keeping.mutate(next)}
             />
             <div>

@@ -2,11 +2,7 @@ import { Chip, Group, Stack, Text, Title } from '@mantine/core';
 import { Loading } from '../../controls/Loading.tsx';
 import type { Address } from '../../controls/useAddress.ts';
 import type { EveningAsked } from './eveningAsked.ts';
-
-interface Choice {
-  readonly id: string;
-  readonly name: string;
-}
+import type { Choice } from './choices.ts';
 
 interface WhoComesProps {
   readonly asked: EveningAsked;

@@ -1,0 +1,5 @@
+/** Somebody or something that can be chosen. */
+export interface Choice {
+  readonly id: string;
+  readonly name: string;
+}
