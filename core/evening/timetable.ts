@@ -114,7 +114,10 @@ export interface Timetable {
   readonly worth: number;
 }
 
-/** What comes of who stands where: each turn's drill, the coaches where they help most, and the worth of it all. */
+/**
+ * What comes of who stands where: each turn's drill, the coaches where they help most, and the worth of it all.
+ * @param places slots times tables @returns the worth without unit: a certain turn of most gain counts 1
+ */
 export function timetableOf(ask: EveningAsk, places: Places): Timetable {
   const courses = ask.students.map((_, number) => courseOf(ask, places, number));
   const all = courses.flatMap(({ turns }) => turns);

@@ -55,7 +55,11 @@ interface BallToPot {
   readonly acceptance: Acceptance;
 }
 
-/** The ways by one cushion to a pot's contact, as if the balls alone were on the table. */
+/**
+ * The ways by one cushion to a pot's contact, by the ball mirrored in the line on which its middle turns, the two balls alone
+ * on the table; cuts beyond 65 degrees are left out.
+ * @param cue where it lies, metres @param target the ball, metres, and the directions in which it falls, radians
+ */
 export function cushionWays(
   table: Table,
   cue: BallOnTable,
@@ -73,7 +77,11 @@ export function cushionWays(
   });
 }
 
-/** The chance of a pot by a cushion by plain geometry, 0…1; as `roughChance`. */
+/**
+ * The chance of a pot by a cushion by plain geometry, 0…1: what turns the line of centres by ε moves the line by reach·cos(cut)·ε
+ * over the whole way. To pass over those that cannot be the best.
+ * @param errorRad standard deviation of the player's line, radians, > 0
+ */
 export function roughCushionChance(
   cue: BallOnTable,
   { object, acceptance }: BallToPot,
@@ -119,7 +127,8 @@ export function cushionLine(
 
 /**
  * The share of a player's executions in which such a stroke sends the ball to where it falls: how far each error moves the
- * ball's direction is read off a stroke with it.
+ * ball's direction is read off a stroke with it, or with a part of it where that misses the ball; normal errors that move it
+ * independently add up by their squares.
  * @param direction the line that sends the ball to the middle, radians
  * @param error standard deviations of line (degrees), pace (share), tip (ball radii) and butt (degrees), ≥ 0
  * @returns 0…1
