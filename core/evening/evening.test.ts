@@ -131,6 +131,18 @@ describe('an evening', () => {
     expect(turns[2]?.from).toBeGreaterThan(40);
   });
 
+  it('leaves nobody out who comes, however little they gain, and shares the turns out', () => {
+    const many = students(5).map((student, i): EveningStudent => {
+      const wants = student.wants.map((each) => ({ ...each, gain: i === 4 ? 0.2 * each.gain : each.gain }));
+      return { ...student, wants };
+    });
+    const ask = evening({ students: many, tables: [table('A'), table('B')], until: 120 });
+    const { turns } = planEvening(ask, 1);
+    const each = many.map(({ id }) => turns.filter(({ student }) => student === id).length);
+    expect(Math.min(...each)).toBeGreaterThan(0);
+    expect(Math.max(...each)).toBeLessThanOrEqual(3);
+  });
+
   it('counts a pause that is shorter than a turn as none, in the plan and in what it tells', () => {
     // Forty minutes with ten between them, and then twenty more: a rest is due first.
     const [one] = students(1);
@@ -177,7 +189,9 @@ describe('an evening', () => {
     const places = [...placesOf(ask, turns)];
     places[turn.from / RULES.turn] = ask.students.findIndex(({ id }) => id === instead.student);
     expect(timetableOf(ask, places).worth).toBeCloseTo(worth * (1 - instead.costs), 9);
-    expect(insteadOf(evening({ students: students(1) }), turns, turn)).toBeUndefined();
+    const alone = evening({ students: students(1) });
+    const own = planEvening(alone, 1).turns;
+    expect(insteadOf(alone, own, own[0]!)).toBeUndefined();
   });
 
   it('changed by hand tells what is wrong with each turn', () => {

@@ -10,7 +10,9 @@ export const NOBODY = -1;
 /** Weights of the rule; a rule of thumb, not a measurement. */
 const WEIGHT = {
   /** Of each further turn of a student against the one before: so turns are shared out. */
-  later: 0.85,
+  later: 0.7,
+  /** A student who has a turn at all: more than any other turn is worth. */
+  comes: 2,
   /** Of a drill that trains the same as the one before it, and of one that was played tonight already. */
   same: 0.6,
   again: 0.25,
@@ -105,6 +107,7 @@ function courseOf(ask: EveningAsk, places: Places, number: number): Course {
     before.push(want);
     turns.push({ student: student.id, table: table.id, from, minutes: turn, want, coach: undefined });
   }
+  if (before.length > 0) worth += WEIGHT.comes;
   return { turns, worth };
 }
 
