@@ -11,6 +11,7 @@ export const CORE = [
   'rack',
   'player',
   'shot',
+  'calibration',
   'planning',
   'counting',
   'rules',

@@ -15,6 +15,7 @@ export default defineConfig({
           include: ['core/**/*.test.ts', 'truth/**/*.test.ts'],
           environment: 'node',
           testTimeout: 300_000,
+          hookTimeout: 300_000,
           isolate: false,
           maxWorkers: 2,
           sequence: { groupOrder: 1 },
@@ -44,6 +45,7 @@ export default defineConfig({
           // Those that need a page say so in their first line.
           environment: 'node',
           testTimeout: 300_000,
+          hookTimeout: 300_000,
           maxWorkers: 2,
           sequence: { groupOrder: 1 },
         },

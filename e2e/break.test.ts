@@ -47,6 +47,7 @@ describe('two cues at the break', () => {
     await startRound(page, 'Wren', 'nine-slow', 1);
     await page.getByText('More about the break').click();
     await page.getByLabel('Change after so many breaks').fill('2');
+    await page.getByLabel('Change after so many breaks').press('Enter');
     const block = page.getByTestId('block');
     await reads(block, 'A, break 1 of 2.');
     await page.getByRole('combobox', { name: 'Cue', exact: true }).fill('heavy');

@@ -143,7 +143,7 @@ describe('halls', () => {
     await page.goto('/players/club');
     // Coaches may be brought back on this page too: only the halls' own part is meant.
     const halls = page.getByRole('region', { name: 'Halls' });
-    await halls.getByRole('button', { name: 'Archive' }).click();
+    await halls.getByRole('button', { name: 'Put away' }).click();
     await halls.getByRole('button', { name: 'Bring back' }).waitFor();
   });
 });

@@ -71,7 +71,7 @@ describe('targets', () => {
     await page.getByRole('button', { name: 'Undo' }).click();
     await targets.getByRole('button', { name: 'A ball to be met at a thickness' }).click();
     await targets.getByLabel('Covered').fill('25');
-    await expect.poll(() => targets.getByLabel('Covered').inputValue()).toBe('25 %');
+    await expect.poll(() => targets.getByLabel('Covered').inputValue()).toBe('25');
     await targets.getByRole('button', { name: 'Take away' }).last().click();
     const buttons = targets.getByRole('button', { name: 'Take away' });
     await expect.poll(() => buttons.count()).toBe(4);
@@ -182,8 +182,8 @@ describe('a drill from nothing', () => {
     await page.getByRole('button', { name: 'Favourite: Slack water' }).click();
     await page.goto('/drills?only=our+own');
     await reads(page.getByTestId('count'), '1 drill');
-    await page.getByText('Our own', { exact: true }).click();
-    await page.getByText('Favourites', { exact: true }).click();
+    await page.goto('/drills');
+    await choose(page, 'Only', 'Favourites');
     await page.getByRole('link', { name: /Slack water/ }).waitFor();
     await reads(page.getByTestId('count'), '1 drill');
   });
@@ -273,7 +273,8 @@ describe('a drill from nothing', () => {
     await page.getByText('put away', { exact: false }).first().waitFor();
     await page.goto('/drills?only=our+own');
     await reads(page.getByTestId('count'), '0 drills');
-    await page.getByText('Put away', { exact: true }).click();
+    await page.goto('/drills');
+    await choose(page, 'Only', 'Put away');
     await page.getByRole('link', { name: /Slack water/ }).click();
     await page.getByRole('button', { name: 'More' }).click();
     await page.getByRole('menuitem', { name: 'Bring back' }).click();

@@ -11,7 +11,7 @@ signedIn((opened) => {
 describe('the drills', () => {
   it('are found by family, table, skill and words; the choice stands in the address', async () => {
     await page.goto('/drills');
-    await page.getByText('Order', { exact: true }).click();
+    await choose(page, 'Family', 'Order');
     await reads(page.getByTestId('count'), '15 drills');
     await choose(page, 'Kind of table', '12-ft snooker');
     await reads(page.getByTestId('count'), '4 drills');
@@ -21,6 +21,11 @@ describe('the drills', () => {
     await page.getByRole('link', { name: /Moored to the cushion/ }).waitFor();
     await page.getByLabel('Search the drills').fill('nothing like this');
     await page.getByText('No drills match').waitFor();
+    await page.getByRole('button', { name: 'Remove the filters' }).click();
+    await reads(page.getByTestId('count'), /^7\d drills$/);
+    // By what it asks, and by what practitioners call it.
+    await page.getByLabel('Search the drills').fill('long pots');
+    await page.getByRole('link', { name: /Long pier/ }).waitFor();
   });
 
   it('change with their stage: what is set, and under which conditions', async () => {
@@ -33,9 +38,9 @@ describe('the drills', () => {
     await expect.poll(() => rows.count()).toBe(10);
     await page.goto('/drills/two-fleets?stage=1');
     await page.getByText('one suit, then the other, the 8 last').waitFor();
-    expect(await page.getByText('Condition: no cushion.').count()).toBe(0);
+    expect(await page.getByText('Condition: no rail.').count()).toBe(0);
     await page.getByRole('radiogroup', { name: 'Stage' }).getByText('Without a cushion').click();
-    await page.getByText('Condition: no cushion.').waitFor();
+    await page.getByText('Condition: no rail.').waitFor();
   });
 
   it('show where they are for another table, in its proportions, and both schools', async () => {
@@ -59,7 +64,7 @@ describe('the drills', () => {
     await choose(page, 'Balls to set', 'up to 5 balls');
     await page.getByLabel('Search the drills').fill('harbour turn');
     await page.locator('a[href="/drills/harbour-turn"]').waitFor();
-    await page.getByRole('radiogroup', { name: 'Which stages' }).getByText('last stages').click();
+    await choose(page, 'Which stages', 'last stages');
     await page.locator('a[href="/drills/harbour-turn?stage=2"]').click();
     await page.getByRole('heading', { name: 'Harbour turn' }).waitFor();
     expect(new URL(page.url()).searchParams.get('stage')).toBe('2');
@@ -69,7 +74,7 @@ describe('the drills', () => {
     await page.goto('/drills');
     await choose(page, 'For whom', 'Wren Sallow');
     await page.getByText('Last', { exact: false }).first().waitFor();
-    await page.getByText('Suits them', { exact: true }).click();
+    await choose(page, 'Only', 'Suits them');
     const count = async () => Number(/\d+/.exec(await page.getByTestId('count').innerText())?.[0]);
     // What the rounds say comes a moment after the choice.
     await expect
@@ -85,7 +90,7 @@ describe('the drills', () => {
     await page.goto('/drills/back-down-the-slip?stage=3');
     await page.getByText('2.75 m/s').waitFor();
     await page.getByRole('radiogroup', { name: 'Route' }).getByText('Round by the far side').click();
-    await page.getByText('4.2 m/s').waitFor();
+    await page.getByText('4.20 m/s').waitFor();
     await page.reload();
     await page.getByText(/25\s%( of the radius)? right$/).waitFor();
   });
@@ -93,5 +98,17 @@ describe('the drills', () => {
   it('of a raised butt say what to mind', async () => {
     await page.goto('/drills/round-the-mast?stage=2');
     await page.getByText('A raised butt can send a ball off the table').waitFor();
+  });
+});
+
+describe('targets that are drawn', () => {
+  it('have a stroke found for them, with what it is worth', async () => {
+    await page.goto('/drills/five-buoys');
+    await page.getByRole('button', { name: 'Find one' }).click();
+    await reads(
+      page.getByTestId('landing-plan'),
+      /^\d\.\d m\/s, tip .+ As planned it is worth [12] points?; a team player makes [012]\.\d in the mean and scores with \d+ %\.$/,
+    );
+    await page.getByRole('img', { name: 'Five buoys: a stroke to the targets' }).waitFor();
   });
 });

@@ -108,4 +108,19 @@ it('an evening is planned, changed by hand, kept, begun with one tap, and its re
   expect(after.filter(({ startedAt }) => startedAt !== null)).toEqual(running);
   expect(after.filter(({ playerId }) => playerId === home)).toEqual([]);
   expect(after.length).toBeGreaterThan(1);
+
+  // Somebody comes besides: they have a turn in what is left.
+  const here = new Set(after.map(({ playerId }) => playerId));
+  const guest = (players as { id: string; name: string; archived: boolean }[]).find(
+    ({ id, archived }) => !archived && !here.has(id) && id !== home,
+  );
+  await choose(page, 'Who comes besides', guest?.name ?? '');
+  await page.getByLabel('From').fill('18:55');
+  await page.getByRole('button', { name: 'Plan the rest anew' }).click();
+  await page.getByText('planned anew from 18:55').waitFor();
+  await page.getByRole('button', { name: 'Keep this rest' }).click();
+  await page.getByText('being played').waitFor();
+  const whole = (await storedEvening()).flatMap(({ document }) => document.blocks);
+  expect(whole.filter(({ startedAt }) => startedAt !== null)).toEqual(running);
+  expect(whole.some(({ playerId }) => playerId === guest?.id)).toBe(true);
 });

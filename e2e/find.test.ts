@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { describe, expect, inject, it } from 'vitest';
-import { signIn } from './lib/actions.ts';
+import { reads, signIn, startRound } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -37,6 +37,20 @@ describe('what is looked for', () => {
     await page.keyboard.press('Escape');
     await expect.poll(() => field().count()).toBe(0);
     expect(new URL(page.url()).pathname).toBe('/lab');
+  });
+
+  it('is found from the table, too: no key that is typed there scores', async () => {
+    await startRound(page, 'Petra Nightingale', 'anchor-drop');
+    await page.keyboard.press('Control+k');
+    await field().pressSequentially('xxe');
+    await page.getByText('Nothing is called that.').waitFor();
+    await page.keyboard.press('Escape');
+    await expect.poll(() => field().count()).toBe(0);
+    await reads(page.getByTestId('shot'), '1 / 10');
+    await page.keyboard.press('Control+k');
+    await field().fill('hall');
+    await page.keyboard.press('Enter');
+    await page.waitForURL(/\/hall/);
   });
 
   it('shows a student their own pages, and no other player', async () => {
@@ -82,4 +96,26 @@ it('help with the page opens with ?, says what the page is for, and closes with 
   await page.goto('/lab/break');
   await page.getByRole('button', { name: 'Help with this page (?)' }).click();
   await page.getByRole('dialog', { name: 'Lab: Break' }).waitFor();
+});
+
+describe('the buttons at the table', () => {
+  it('stand under the hand that taps them, and stay there on this device', async () => {
+    await page.goto('/');
+    await page.getByRole('button', { name: /^Menu of/ }).click();
+    await page.getByText('On the left', { exact: true }).click();
+    await startRound(page, 'Petra Nightingale', 'anchor-drop');
+    const middleOf = async (name: string) => {
+      const box = await page.getByRole('button', { name }).first().boundingBox();
+      return box === null ? NaN : box.x + box.width / 2;
+    };
+    expect(await middleOf('Missed')).toBeLessThan(350);
+    await page.reload();
+    await page.getByTestId('shot').waitFor();
+    expect(await middleOf('Missed')).toBeLessThan(350);
+    await page.goto('/');
+    await page.getByRole('button', { name: /^Menu of/ }).click();
+    await page.getByText('On the right', { exact: true }).click();
+    await startRound(page, 'Petra Nightingale', 'anchor-drop');
+    expect(await middleOf('Missed')).toBeGreaterThan(700);
+  });
 });

@@ -93,7 +93,7 @@ it('can be installed: it has a manifest with a name and icons that are there', a
 it('what somebody read is forgotten on the device when they sign out', async () => {
   await expect.poll(() => keptOnDevice(page, 'queries:')).toBe(true);
   await page.getByRole('button', { name: /^Menu of/ }).click();
-  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByRole('heading', { name: 'Sign in' }).waitFor();
   await expect.poll(() => keptOnDevice(page, 'queries:')).toBe(false);
 });

@@ -13,7 +13,7 @@ signedIn((opened) => {
 async function signOut(): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: /^Menu of/ }).click();
-  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await page.getByRole('heading', { name: 'Sign in' }).waitFor();
 }
 

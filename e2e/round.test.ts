@@ -195,3 +195,27 @@ describe('without network', () => {
     await page.unroute('**/attempts/**');
   });
 });
+
+describe('in the mirror', () => {
+  it('a drill is set for the other hand and scored there, also when the page is loaded anew', async () => {
+    await page.goto('/lesson/round?drill=harbour-turn&stage=1');
+    await choose(page, 'Player', 'Lowen Carrick');
+    const named = () =>
+      page
+        .locator('[data-testid^="pocket "]')
+        .evaluateAll((marks) => marks.map((mark) => mark.dataset['testid']));
+    await expect.poll(named).not.toEqual([]);
+    const written = await named();
+    const turned = written.map((name) =>
+      name?.replace(/right|left/, (side) => (side === 'right' ? 'left' : 'right')),
+    );
+    await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
+    await expect.poll(named).toEqual(turned);
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByTestId('shot').waitFor();
+    await page.getByText(/, mirrored$/).waitFor();
+    await page.reload();
+    await page.getByText(/, mirrored$/).waitFor();
+    expect(await named()).toEqual(turned);
+  });
+});

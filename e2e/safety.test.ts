@@ -61,6 +61,7 @@ describe('the bench for safeties', () => {
     await reads(page.getByTestId('attack'), /points/);
     // 11 points are left: who is 20 behind needs fouls, and plays for the frame.
     await page.getByLabel('Points ahead in the frame').fill('-20');
+    await page.getByLabel('Points ahead in the frame').press('Enter');
     await reads(
       page.getByTestId('frame-score'),
       /^11 points left on the table\. It takes 3 fouls by the opponent/,

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { signIn, startRound } from './lib/actions.ts';
+import { choose, signIn, startRound } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 
 let browser: Browser;
@@ -144,6 +144,33 @@ describe('words', () => {
     await page.getByText('12-ft snooker, screw, about 15 minutes').waitFor();
     await page.getByText('mm from the top cushion').first().waitFor();
     await page.getByText('on the blue spot').waitFor();
+  });
+
+  it('are in inches, feet and miles an hour for whoever chose them, and typed so', async () => {
+    await page.goto('/lab?table=pool-9ft');
+    await page.getByRole('button', { name: /^Menu of/ }).click();
+    await page.getByText('Pool', { exact: true }).click();
+    await page.getByLabel('From the head').waitFor();
+    await page.getByText('Imperial', { exact: true }).click();
+    await page.keyboard.press('Escape');
+    await page.getByText(/\d\.\d\d mph, /).waitFor();
+    // A nine-foot table is 100 inches long: 40 inches are 3.2 of its eight diamonds.
+    await page.getByLabel('From the head').fill('40');
+    await page.getByLabel('From the head').press('Enter');
+    await choose(page, 'Unit of places', 'diamonds');
+    await expect.poll(() => page.getByLabel('From the head').inputValue()).toBe('3.2');
+    await page.goto('/drills/drawn-back-for-the-blue?stage=3');
+    await page
+      .getByText(/[\d⅛¼⅜½⅝¾⅞] in from the head rail/)
+      .first()
+      .waitFor();
+    expect(await page.getByText(/\d mm|\d m\/s/).count()).toBe(0);
+    await page.getByRole('button', { name: /^Menu of/ }).click();
+    await page.getByText('Metric', { exact: true }).click();
+    await page
+      .getByText(/\d mm from the/)
+      .first()
+      .waitFor();
   });
 });
 

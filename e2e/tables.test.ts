@@ -107,7 +107,7 @@ describe('a table’s card', () => {
 
   it('is archived, gone from the lesson, and brought back', async () => {
     await openNewTable('Quay room, table 5');
-    await page.getByRole('button', { name: 'Archive' }).click();
+    await page.getByRole('button', { name: 'Put away' }).click();
     await page.getByRole('button', { name: 'Bring back' }).waitFor();
     await page.goto('/lesson/round?drill=harbour-turn&stage=2');
     await page.getByRole('combobox', { name: 'Table' }).click();
@@ -116,7 +116,7 @@ describe('a table’s card', () => {
     await page.goto('/hall');
     await page.getByRole('link', { name: 'Quay room, table 5' }).click();
     await page.getByRole('button', { name: 'Bring back' }).click();
-    await page.getByRole('button', { name: 'Archive' }).waitFor();
+    await page.getByRole('button', { name: 'Put away' }).waitFor();
   });
 });
 

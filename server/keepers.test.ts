@@ -184,6 +184,21 @@ describe('further clubs', () => {
   });
 });
 
+describe('what a club settles', () => {
+  const rules = { zone: 'Pacific/Auckland', restAfter: 45, most: 90 };
+
+  it('is told to everybody of it; a zone that nobody knows is refused by its name', async () => {
+    expect((await me(club.coach)).rules).toEqual({ zone: null, restAfter: 60, most: 100 });
+    expect(await status(ask('PUT', '/club/rules', rules))).toBe(200);
+    expect((await me(club.player)).rules).toEqual(rules);
+    const refused = await ask('PUT', '/club/rules', { ...rules, zone: 'Moon/Copernicus' });
+    expect(refused.status).toBe(400);
+    expect(await refused.json()).toMatchObject({ error: { field: 'zone' } });
+    const other = await createTestClub(test, 'fulmar');
+    expect((await me(other.coach)).rules.zone).toBe(null);
+  });
+});
+
 describe('halls', () => {
   it('hold the club’s tables; each name is there once, and another club’s cannot be used', async () => {
     const [upstairs, shed] = [randomUUID(), randomUUID()];
@@ -215,6 +230,7 @@ describe('the list of changes', () => {
   it('says who changed what and when, to the coaches of the club', async () => {
     const own = await createTestClub(test, 'petrel');
     await ask('PUT', '/club/name', { name: 'Petrel Rooms' }, own.coach);
+    await ask('PUT', '/club/rules', { zone: 'Europe/Athens', restAfter: 45, most: 90 }, own.coach);
     const hall = randomUUID();
     await ask('PUT', `/halls/${hall}`, { name: 'Loft', archived: false }, own.coach);
     await ask('PUT', `/tables/${own.poolTable}/hall`, { hallId: hall }, own.coach);
@@ -230,6 +246,7 @@ describe('the list of changes', () => {
     expect(entries.map(({ action, by, name }) => [action, by, name])).toEqual(
       expect.arrayContaining([
         ['club renamed', 'coach of petrel', 'Petrel Rooms'],
+        ['club rules changed', 'coach of petrel', 'Petrel Rooms'],
         ['hall changed', 'coach of petrel', 'Loft'],
         ['table changed', 'coach of petrel', 'one'],
         ['player archived', 'coach of petrel', 'New Name'],

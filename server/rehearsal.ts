@@ -53,7 +53,16 @@ class RehearsalPool extends DatabasePool {
   }
 }
 
-const viewerRow = { id: NOBODY, club_id: NOBODY, club: '', role: 'coach', name: '', keeper: 0, epoch: 0 };
+const viewerRow = {
+  id: NOBODY,
+  club_id: NOBODY,
+  club: '',
+  role: 'coach',
+  name: '',
+  keeper: 0,
+  epoch: 0,
+  rules: null,
+};
 
 const roundRow = {
   id: NOBODY,
@@ -70,6 +79,7 @@ const roundRow = {
   stage: 1,
   ladder_start: 0,
   seed: 1,
+  mirrored: 0,
   lesson_id: null,
   block_id: null,
   result: null,

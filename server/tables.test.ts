@@ -274,10 +274,10 @@ describe('a round', () => {
 
   it('is refused where the planned stroke cannot be played, with the reason', async () => {
     const id = await makeTable();
-    // A cue ball so light is drawn back into the pocket behind it.
-    const measured = [{ name: 'cueBallMass' as const, value: 0.106, source: 'kitchen scale' }];
+    // Corners so narrow take no ball along the cushion.
+    const measured = [{ name: 'cornerMouth' as const, value: 0.07, source: 'calliper' }];
     await change(id, { ...standardCard('pool-9ft'), measured }, 1);
-    const { response } = await open(id, 2, null, 'back-to-the-quay');
+    const { response } = await open(id, 2, null, 'along-the-rail');
     expect(response.status).toBe(400);
     expect(await response.json()).toMatchObject({ error: { field: 'tableId' } });
   });

@@ -1,6 +1,7 @@
 import type { Asked, Figure } from './figure.ts';
 import { backward } from './backward.ts';
 import { breaks } from './breaks.ts';
+import { calibration } from './calibration.ts';
 import { causes } from './causes.ts';
 import { claims } from './claims.ts';
 import { kicks } from './kicks.ts';
@@ -28,6 +29,7 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   orders,
   claims,
   breaks,
+  calibration,
   kicks,
   speeds,
 };

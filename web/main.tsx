@@ -3,7 +3,7 @@ import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource-variable/bricolage-grotesque/wght.css';
 import './styles.css';
-import { MantineProvider } from '@mantine/core';
+import { MantineProvider, mergeThemeOverrides, Portal } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -23,6 +23,11 @@ const queries = new QueryClient({
   },
 });
 
+/** On the page what opens over it has a place of its own. */
+const pageTheme = mergeThemeOverrides(theme, {
+  components: { Portal: Portal.extend({ defaultProps: { target: '#opened' } }) },
+});
+
 const root = document.getElementById('root');
 if (root === null) throw new Error('index.html has no element with the id root');
 
@@ -30,7 +35,7 @@ if (root === null) throw new Error('index.html has no element with the id root')
 await restoreQueries(queries, Date.now()).catch(() => undefined);
 createRoot(root).render(
   <StrictMode>
-    <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
+    <MantineProvider theme={pageTheme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
       <QueryClientProvider client={queries}>
         <RouterProvider router={createRouter()} />
       </QueryClientProvider>

@@ -58,6 +58,12 @@ export function createRouter() {
               path: '/hall/:id',
               lazy: async () => ({ Component: (await import('./hall/TablePage.tsx')).TablePage }),
             },
+            {
+              path: '/hall/:id/calibrate',
+              lazy: async () => ({
+                Component: (await import('./hall/calibration/CalibrationPage.tsx')).CalibrationPage,
+              }),
+            },
             { path: '/drills', lazy: async () => ({ Component: (await drills()).DrillList }) },
             {
               path: '/drills/new',

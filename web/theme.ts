@@ -1,4 +1,12 @@
-import { colorsTuple, createTheme, type CSSVariablesResolver } from '@mantine/core';
+import {
+  colorsTuple,
+  createTheme,
+  Menu,
+  Modal,
+  MultiSelect,
+  Select,
+  type CSSVariablesResolver,
+} from '@mantine/core';
 
 /** Every colour, size and font of the interface. Paper and ink change in the dark scheme, ball colours never. */
 const light = {
@@ -12,6 +20,7 @@ const light = {
   gold: '#E2A32B',
   indigo: '#3A3D8F',
   teal: '#2C7F6C',
+  'teal-text': '#1E6152',
   cloth: '#E3EAE2',
   cushion: '#CFDACF',
   rail: '#E6CFA3',
@@ -30,6 +39,7 @@ const dark: typeof light = {
   gold: '#E2A32B',
   indigo: '#A9ACF0',
   teal: '#2C7F6C',
+  'teal-text': '#7FCFBB',
   cloth: '#2C3A38',
   cushion: '#3A4A46',
   rail: '#5A4A2C',
@@ -67,6 +77,11 @@ export const BALL_COLOURS: Readonly<Record<string, string>> = {
 export const HEADING_FONT = "'Bricolage Grotesque Variable', sans-serif";
 export const TEXT_FONT = "'Atkinson Hyperlegible Next', sans-serif";
 
+const OPTIONS = {
+  withScrollArea: false,
+  styles: { options: { maxHeight: 250, overflowY: 'auto' } },
+} as const;
+
 export const theme = createTheme({
   colors: {
     teal: colorsTuple('#2C7F6C'),
@@ -80,6 +95,20 @@ export const theme = createTheme({
   headings: { fontFamily: HEADING_FONT, fontWeight: '700' },
   cursorType: 'pointer',
   respectReducedMotion: true,
+  components: {
+    Modal: Modal.extend({
+      defaultProps: {
+        closeButtonProps: { 'aria-label': 'Close' },
+        // Its head is no second banner of the page.
+        attributes: { header: { role: 'presentation' } },
+      },
+    }),
+    // Their options scroll by themselves: a scrolled frame around them could not be reached by keys.
+    Select: Select.extend({ defaultProps: OPTIONS }),
+    MultiSelect: MultiSelect.extend({ defaultProps: OPTIONS }),
+    // A list that opens belongs to where its button is, and is read there.
+    Menu: Menu.extend({ defaultProps: { withinPortal: false, withInitialFocusPlaceholder: false } }),
+  },
   fontSizes: { xs: '0.8rem', sm: '0.9rem', md: '1rem', lg: '1.15rem', xl: '1.35rem' },
 });
 
@@ -96,6 +125,13 @@ function mantineVariables(colours: typeof light): Record<string, string> {
     '--mantine-color-ink-light-color': colours.ink,
     '--mantine-color-ink-text': colours.ink,
     '--mantine-color-ink-outline': colours.ink,
+    // Buttons that are only text or a line are read on paper, light and dark.
+    '--mantine-color-teal-light-color': colours['teal-text'],
+    '--mantine-color-teal-outline': colours['teal-text'],
+    '--mantine-color-coral-light-color': colours['coral-text'],
+    '--mantine-color-coral-outline': colours['coral-text'],
+    '--mantine-color-indigo-light-color': colours.indigo,
+    '--mantine-color-indigo-outline': colours.indigo,
     '--mantine-color-anchor': colours.ink,
     '--mantine-color-dimmed': colours.muted,
     '--mantine-color-default': colours.surface,

@@ -1,8 +1,8 @@
 import type { ContactGrade } from './gradedContact.ts';
 
 /** From these shares of the width on a hit is full, or thick. */
-const FULL_FROM = 0.7;
-const THICK_FROM = 0.4;
+export const FULL_FROM = 0.7;
+export const THICK_FROM = 0.4;
 
 /**
  * How a hit on the right ball is graded.

@@ -1,15 +1,15 @@
 import { leftOnTable } from '../planning/aftermath.ts';
 import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
-import { toRadians } from '../math/angle.ts';
 import { distance, type Point } from '../math/point.ts';
 import { simulate } from '../motion/simulate.ts';
-import type { BallPath, Shot, ShotEvent, ShotResult } from '../motion/shot.ts';
+import type { BallPath, Shot, ShotResult } from '../motion/shot.ts';
 import { positionWindow } from '../planning/window.ts';
 import type { PositionWindow } from '../planning/grid.ts';
 import { aimToPot } from '../shot/aim.ts';
 import { pocketNamed, type Table } from '../table/table.ts';
 import { CUE_BALL, layOut } from './layout.ts';
+import { meetings, paceOn, strokeOf } from './paceOn.ts';
 import type { PositionDrill } from './positionDrill.ts';
 
 /** Where the planned stroke would end at another pace. */
@@ -63,17 +63,6 @@ function arrivalOf(path: BallPath, contactAt: Point, landing: Point, direction: 
   return { x: Math.cos(direction), y: Math.sin(direction) };
 }
 
-/** What the cue ball meets on its way, in order: two shots with the same text were hit alike. */
-function meetings(events: readonly ShotEvent[]): string {
-  return events
-    .flatMap((event) => {
-      if (event.kind === 'ball-ball') return [event.ids.join('+')];
-      if (event.kind === 'ball-cushion' && event.id === CUE_BALL) return [event.cushion];
-      return [];
-    })
-    .join(' ');
-}
-
 function paceStopsOf(
   shot: Shot,
   planned: ShotResult,
@@ -95,20 +84,15 @@ function paceStopsOf(
 }
 
 /**
- * Solves a drill's planned stroke on a table and computes the window of its next ball.
+ * Solves a drill's planned stroke on a table, at the pace that this cloth asks for, and computes the window of its next ball.
  * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball, RangeError or
  *   InvalidShotError when the layout does not fit the table
  */
 export function planShot(drill: PositionDrill, table: Table): PlannedShot {
   const balls = layOut(drill, table.preset);
   const { task, plan } = drill;
-  const stroke = {
-    ball: CUE_BALL,
-    speed: plan.speed,
-    tip: plan.tip,
-    elevation: toRadians(plan.elevationDeg),
-  };
-  const aim = aimToPot(table, balls, stroke, task.pot, task.pocket);
+  const speed = paceOn(drill, table);
+  const aim = aimToPot(table, balls, strokeOf(plan, speed), task.pot, task.pocket);
   if (aim.kind === 'no-way') {
     throw new UnplayableDrillError(
       `${drill.slug}: the planned stroke does not pot the ${task.pot} (${aim.reason})`,

@@ -9,6 +9,7 @@ import { aimToPot } from '../shot/aim.ts';
 import { potChance } from '../shot/potChance.ts';
 import type { Table } from '../table/table.ts';
 import { CUE_BALL, layOut } from './layout.ts';
+import { paceOn } from './paceOn.ts';
 import type { PositionDrill } from './positionDrill.ts';
 
 /** How far a ball may be off its place before the shot is another one. */
@@ -85,15 +86,16 @@ function displaced(
 /**
  * How exactly each ball of a position drill must be set: the distance at which the chance of the pot and the next
  * one changes by five points in the worst direction.
- * @param drill as it is played at the stage
+ * @param written the drill as it is played at the stage
  * @param onProgress called with the share that is done, 0…1
  * @throws RangeError when the layout does not fit the table
  */
 export function rebuildTolerance(
-  drill: PositionDrill,
+  written: PositionDrill,
   table: Table,
   onProgress: (share: number) => void = () => undefined,
 ): readonly BallTolerance[] {
+  const drill = { ...written, plan: { ...written.plan, speed: paceOn(written, table) } };
   const balls = layOut(drill, table.preset);
   const planned = pairChance(drill, table, balls);
   const sameAt = (id: string, by: number): boolean => {

@@ -24,6 +24,7 @@ const want = (drill: string, gain: number, more: Partial<Want> = {}): Want => ({
   gain,
   tables: ['pool-9ft'],
   behind: null,
+  isSurelyBehind: false,
   shows: null,
   restDays: null,
   course: null,
@@ -357,8 +358,8 @@ describe('what a player could play tonight', () => {
         candidate('weak spot', { skills: ['break'], ease: 0.4, restDays: 20 }),
       ],
       [
-        { skill: 'potting', rating: 60 },
-        { skill: 'break', rating: 30 },
+        { skill: 'potting', rating: 60, low: 54, high: 66 },
+        { skill: 'break', rating: 30, low: 24, high: 36 },
       ],
     );
     expect(wants.find(({ kind }) => kind === 'warm-up')?.drill).toBe('easy');

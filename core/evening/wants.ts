@@ -32,7 +32,7 @@ export function wantsOf(
   ];
   const main = nextDrills(candidates, ratings)
     .slice(0, MAIN)
-    .map(({ drill, stage, skill, behind, shows, restDays, course, score }): Want => ({
+    .map(({ drill, stage, skill, behind, isSurelyBehind, shows, restDays, course, score }): Want => ({
       drill,
       stage,
       kind: 'main',
@@ -40,6 +40,7 @@ export function wantsOf(
       gain: Math.max(LEAST, Math.min(1, score / MOST)),
       tables: tablesOf(drill, stage),
       behind: behind ?? null,
+      isSurelyBehind,
       shows: shows ?? null,
       restDays: restDays ?? null,
       course: course ?? null,
@@ -60,6 +61,7 @@ export function wantsOf(
       gain: WARM_GAIN * (1 - 0.05 * rank),
       tables: [...tables],
       behind: null,
+      isSurelyBehind: false,
       shows: null,
       restDays: restDays ?? null,
       course: course ?? null,

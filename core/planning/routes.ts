@@ -2,7 +2,7 @@ import { bearing, type Point } from '../math/point.ts';
 import { contactDistance } from '../motion/ballBall.ts';
 import type { BallOnTable, Shot, Strike, Tip } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
-import { buttOf, cueingOf, hampered, type Cueing } from '../player/cueing.ts';
+import { buttsFor, cueingOf, hampered, type ButtFor, type Cueing } from '../player/cueing.ts';
 import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { Acceptance } from '../shot/acceptance.ts';
@@ -87,12 +87,14 @@ interface Candidate {
 function shotFor(
   question: RouteQuestion,
   aimer: Aimer,
-  cueing: Cueing,
+  buttFor: ButtFor,
   { tip, speed, pocketSide }: Pick<Candidate, 'tip' | 'speed' | 'pocketSide'>,
 ): Shot | undefined {
+  const elevation = buttFor(tip.height);
+  if (elevation === undefined) return undefined;
   const { acceptance, balls, cue } = question;
   const half = 0.5 * (acceptance.high - acceptance.low);
-  const stroke = { ball: cue, speed, tip, elevation: buttOf(cueing) };
+  const stroke = { ball: cue, speed, tip, elevation };
   return aimer.shot(balls, stroke, acceptance.middle + pocketSide * half, ROUGH);
 }
 
@@ -120,13 +122,17 @@ export function* searchRoutes(question: RouteQuestion, seed: number): Generator<
   const inTheWay = others.filter((ball) => ball !== object);
   const touching =
     Math.hypot(cue.x - object.x, cue.y - object.y) <= contactDistance(cue.radius, object.radius);
-  const cueing = cueingOf(table, cue, others, touching ? middle : bearing(cue, contact), aims);
+  const direction = touching ? middle : bearing(cue, contact);
+  const cueing = cueingOf(table, cue, others, direction, aims);
+  const buttFor = buttsFor(cueing, (tipHeight) =>
+    cueingOf(table, cue, others, direction, { ...aims, tipHeight }),
+  );
   const error = hampered(aims.error, cueing.because);
   const aimer = createAimer(table, cue, object);
   const nothing = { routes: [], done: 1, cueing };
   if (cueing.verdict === 'impossible' || !isClear(cue, contact, cue.radius, inTheWay)) return nothing;
 
-  const look = (side: number) => firstLook(question, aimer, cueing, error, side, seed);
+  const look = (side: number) => firstLook(question, aimer, buttFor, error, side, seed);
   const plain = look(0);
   let routes: readonly Route[] = bestOfEachKind(plain)
     .slice(0, 1)
@@ -137,7 +143,7 @@ export function* searchRoutes(question: RouteQuestion, seed: number): Generator<
   if (kinds.length === 0) return nothing;
   const found: RankedRoute[] = [];
   for (const [i, candidate] of kinds.entries()) {
-    const better = refined(question, aimer, cueing, error, candidate, seed + 1);
+    const better = refined(question, aimer, buttFor, error, candidate, seed + 1);
     const rank = meanNext(better.shot, aims, error, RANKING, seed + 500 + i);
     found.push({ route: routeOf(better, aims, error, seed + 1000 + i), rank });
     routes = ranked(found);
@@ -150,7 +156,7 @@ export function* searchRoutes(question: RouteQuestion, seed: number): Generator<
 function firstLook(
   question: RouteQuestion,
   aimer: Aimer,
-  cueing: Cueing,
+  buttFor: ButtFor,
   error: ExecutionError,
   side: number,
   seed: number,
@@ -161,7 +167,7 @@ function firstLook(
     if (Math.hypot(side, height) > TIP_LIMIT) continue;
     for (const speed of paces()) {
       const stroke = { tip: { side, height }, speed, pocketSide: 0 };
-      const shot = shotFor(question, aimer, cueing, stroke);
+      const shot = shotFor(question, aimer, buttFor, stroke);
       if (shot === undefined) continue;
       const { next } = aftermathOf(shot, aims);
       if (next > 0.02) nominal.push({ ...stroke, shot, value: next });
@@ -208,7 +214,7 @@ function bestOfEachKind(candidates: readonly Candidate[]): readonly Candidate[] 
 function refined(
   question: RouteQuestion,
   aimer: Aimer,
-  cueing: Cueing,
+  buttFor: ButtFor,
   error: ExecutionError,
   start: Candidate,
   seed: number,
@@ -241,7 +247,7 @@ function refined(
       const stroke = { tip: best.tip, speed: best.speed, pocketSide: best.pocketSide, ...change };
       if (Math.hypot(stroke.tip.side, stroke.tip.height) > TIP_LIMIT || Math.abs(stroke.pocketSide) > 0.75)
         continue;
-      const shot = shotFor(question, aimer, cueing, stroke);
+      const shot = shotFor(question, aimer, buttFor, stroke);
       if (shot === undefined || aftermathOf(shot, aims).next === 0) continue;
       const value = rate(shot);
       if (value > best.value && kindOf({ shot }) === kind) best = { ...stroke, shot, value };

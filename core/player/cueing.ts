@@ -101,6 +101,31 @@ export function buttOf({ elevation }: Cueing): number {
   return elevation > LEVEL ? elevation : 0;
 }
 
+/** A butt that has to be steeper makes a massé of a stroke, radians: our own estimate. A centre ball off a cushion needs 0.58. */
+const STEEPEST_STROKE = 0.62;
+
+/** How high the butt is held for a tip of some height, radians; undefined where no cue gets there. */
+export type ButtFor = (height: number) => number | undefined;
+
+/**
+ * The butt for each height of the tip: a low tip over a cushion or a ball asks for a steeper one, or cannot be played.
+ * @param held how a centre ball is cued
+ * @param at the same for any height of the tip above centre, −1…1 ball radii
+ * @returns radians above level, by the height of the tip; plain geometry of a straight cue (see cueingOf)
+ */
+export function buttsFor(held: Cueing, at: (height: number) => Cueing): ButtFor {
+  const known = new Map<number, number | undefined>();
+  const steepest = Math.max(STEEPEST_STROKE, held.elevation);
+  return (height) => {
+    if (!known.has(height)) {
+      const cueing = at(height);
+      const isPlayable = cueing.verdict !== 'impossible' && cueing.elevation <= steepest;
+      known.set(height, isPlayable ? buttOf(cueing) : undefined);
+    }
+    return known.get(height);
+  };
+}
+
 export interface CueingOptions {
   readonly hand?: Hand;
   readonly room?: RoomLimits;

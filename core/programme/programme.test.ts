@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { ProgrammeDocument, ProgrammeItem } from '../records/programme.ts';
-import { addDays, mondayOf, weekdayOf } from './days.ts';
+import { addDays, dayIn, mondayOf, monthIn, weekdayOf } from './days.ts';
 import { countDone, donePlanned, isTickable } from './donePlanned.ts';
 import { beforeMatches, copyProgramme, spreadBlock } from './spreadBlock.ts';
 
@@ -137,5 +137,23 @@ describe('done against planned', () => {
     expect(states.get(monday.id)).toEqual({ kind: 'ticked' });
     expect(states.get(friday.id)).toEqual({ kind: 'scored', round: 'a' });
     expect(countDone(items, states)).toEqual({ planned: 4, done: 2, plannedMinutes: 90, doneMinutes: 40 });
+  });
+});
+
+describe('days by a club’s clock', () => {
+  it('are those on its wall', () => {
+    expect(dayIn('2026-11-24T23:30:00Z', 'UTC')).toBe('2026-11-24');
+    expect(dayIn('2026-11-24T23:30:00Z', 'Europe/Athens')).toBe('2026-11-25');
+    expect(dayIn('2026-11-24T03:30:00Z', 'America/Los_Angeles')).toBe('2026-11-23');
+    expect(() => dayIn('2026-11-24T03:30:00Z', 'Moon/Copernicus')).toThrow(RangeError);
+  });
+
+  it('months begin and end with the days', () => {
+    for (const zone of ['Pacific/Kiritimati', 'UTC', 'Pacific/Pago_Pago', 'Europe/Lisbon']) {
+      for (let hour = 0; hour < 24 * 40; hour += 7) {
+        const at = new Date(Date.UTC(2026, 10, 1, hour));
+        expect(monthIn(at, zone), `${at.toISOString()} ${zone}`).toBe(dayIn(at, zone).slice(0, 7));
+      }
+    }
   });
 });

@@ -1,4 +1,5 @@
 import { type InferType, array, boolean, object, string } from 'yup';
+import { clubRulesSchema, FIRST_RULES, zone } from './clubRules.ts';
 import { MISSING, UNKNOWN_IN_REQUEST, flag, instant, text, uuid } from './fields.ts';
 
 export const ROLES = ['coach', 'player'] as const;
@@ -28,6 +29,8 @@ export const newClubSchema = object({
   name: text(80),
   email: email(),
   password: newPassword(),
+  /** Zone of the clock of whoever opens it. */
+  zone: zone().optional(),
 })
   .exact(UNKNOWN_IN_REQUEST)
   .required();
@@ -69,6 +72,8 @@ export const viewerSchema = object({
   name: text(80),
   /** Looks after the installation: may found further clubs. */
   keeper: boolean().strict().default(false),
+  /** What the club has settled. */
+  rules: clubRulesSchema.default(FIRST_RULES),
 }).required();
 
 export type Viewer = InferType<typeof viewerSchema>;

@@ -26,6 +26,7 @@ export const AUDIT_ACTIONS = [
   'hall changed',
   'table changed',
   'club renamed',
+  'club rules changed',
   'club founded',
 ] as const;
 export type AuditAction = (typeof AUDIT_ACTIONS)[number];

@@ -1,4 +1,4 @@
-import { array, object, type InferType } from 'yup';
+import { array, boolean, object, type InferType } from 'yup';
 import { SKILLS } from './drill.ts';
 import { choice, count, finite, slug, uuid, MISSING, UNKNOWN_IN_REQUEST } from './fields.ts';
 import { lessonDocumentSchema, lessonSchema } from './lesson.ts';
@@ -18,6 +18,7 @@ const wantSchema = object({
   /** On which it can be played. */
   tables: array(choice(PRESET_IDS)).required(MISSING),
   behind: finite().nullable().defined(),
+  isSurelyBehind: boolean().strict().default(false),
   shows: finite().nullable().defined(),
   restDays: finite().nullable().defined(),
   course: choice(COURSES).nullable().defined(),

@@ -1,6 +1,6 @@
 import { type InferType, array, object } from 'yup';
 import { SKILLS } from './drill.ts';
-import { choice, count, finite, slug } from './fields.ts';
+import { choice, count, finite, flag, slug } from './fields.ts';
 import { COURSES } from './rating.ts';
 
 const proposalSchema = object({
@@ -8,6 +8,7 @@ const proposalSchema = object({
   stage: count(1, 9),
   skill: choice(SKILLS),
   behind: finite().nullable().defined(),
+  isSurelyBehind: flag(),
   shows: finite().nullable().defined(),
   restDays: finite().nullable().defined(),
   course: choice(COURSES).nullable().defined(),

@@ -1,7 +1,7 @@
 import { type InferType, array, boolean, object, string } from 'yup';
 import { PRESET_IDS } from '../table/preset.ts';
 import { adviceChoiceSchema } from './advice.ts';
-import { MISSING, UNKNOWN_IN_REQUEST, count, flag, instant, text, uuid, slug } from './fields.ts';
+import { MISSING, UNKNOWN_IN_REQUEST, count, finite, flag, instant, text, uuid, slug } from './fields.ts';
 import { hand } from './player.ts';
 import { resultSchema } from './result.ts';
 import { attemptSchema } from './storedAttempt.ts';
@@ -23,6 +23,8 @@ export const newRoundSchema = object({
   ladderStart: count(0, 21),
   /** From which the layouts of thrown balls are drawn. */
   seed: count(1, 2 ** 31 - 1),
+  /** Set in a mirror along the table, for the other hand. */
+  mirrored: boolean().strict().default(false),
   lesson: lessonRefSchema.nullable().defined(MISSING),
   startedAt: instant(),
 })
@@ -60,6 +62,8 @@ export const roundSchema = object({
   stage: count(1, 9),
   ladderStart: count(0, 21),
   seed: count(1, 2 ** 31 - 1),
+  /** Set in a mirror along the table, for the other hand. */
+  mirrored: boolean().strict().default(false),
   lesson: lessonRefSchema.nullable().defined(),
   startedAt: instant(),
   endedAt: instant().nullable().defined(),
@@ -91,6 +95,8 @@ export const roundSummarySchema = object({
   played: count(0, 100),
   startedAt: instant(),
   endedAt: instant().nullable().defined(),
+  /** What the result is worth on the scale of ratings; null while nobody knows. */
+  rating: finite().nullable().default(null),
 }).required();
 
 export type RoundSummary = InferType<typeof roundSummarySchema>;

@@ -9,6 +9,8 @@ export interface Advice {
   readonly kind: 'stage up' | 'stage back' | 'harder' | 'easier' | 'rung' | 'stay';
   /** Stage of the next round. */
   readonly stage: number;
+  /** What speaks for it: "80 % done in the last 30 attempts"; empty where nothing was looked at. */
+  readonly shown: string;
   /** In a sentence. */
   readonly reason: string;
 }
@@ -150,7 +152,7 @@ function changeAtTheEnd(drill: Drill, up: boolean): string {
  */
 export function adviceAfter(drill: Drill, stage: number, rounds: readonly PlayedRound[]): Advice {
   const last = rounds.at(-1);
-  if (last === undefined) return { kind: 'stay', stage, reason: 'no round is complete yet' };
+  if (last === undefined) return { kind: 'stay', stage, shown: '', reason: 'no round is complete yet' };
   const { scoring } = drill;
   if (scoring.method === 'ladder-by-racks') {
     const cleared = last.attempts.map(({ done }) => ({ cleared: done }));
@@ -161,23 +163,24 @@ export function adviceAfter(drill: Drill, stage: number, rounds: readonly Played
     return {
       kind: 'rung',
       stage,
+      shown: '',
       reason: `the next round begins with ${scoring.rungs[nextStart] ?? 0} balls`,
     };
   }
   const recent = rounds.filter((round) => round.stage === stage).slice(-ROUNDS);
   if (recent.every(({ attempts }) => attempts.length === 0)) {
-    return { kind: 'stay', stage, reason: 'nothing was played at this stage yet' };
+    return { kind: 'stay', stage, shown: '', reason: 'nothing was played at this stage yet' };
   }
   const { passed, held, shown } = evidenceOf(drill, recent);
   if (wilson(Math.round(passed.done), passed.of, Z).low >= PASSED) {
     return stage < drill.stages.length
-      ? { kind: 'stage up', stage: stage + 1, reason: `${shown}: one stage up` }
-      : { kind: 'harder', stage, reason: `${shown}: ${changeAtTheEnd(drill, true)}` };
+      ? { kind: 'stage up', stage: stage + 1, shown, reason: `${shown}: one stage up` }
+      : { kind: 'harder', stage, shown, reason: `${shown}: ${changeAtTheEnd(drill, true)}` };
   }
   if (held !== undefined && wilson(Math.round(held.done), held.of, Z).high <= FAILED) {
     return stage > 1
-      ? { kind: 'stage back', stage: stage - 1, reason: `${shown}: one stage back` }
-      : { kind: 'easier', stage, reason: `${shown}: ${changeAtTheEnd(drill, false)}` };
+      ? { kind: 'stage back', stage: stage - 1, shown, reason: `${shown}: one stage back` }
+      : { kind: 'easier', stage, shown, reason: `${shown}: ${changeAtTheEnd(drill, false)}` };
   }
-  return { kind: 'stay', stage, reason: `${shown}: once more at this stage` };
+  return { kind: 'stay', stage, shown, reason: `${shown}: once more at this stage` };
 }

@@ -38,8 +38,8 @@ describe('what a step of ten points shows', () => {
 
 describe('the next drill', () => {
   const ratings = [
-    { skill: 'potting', rating: 30 },
-    { skill: 'cue-ball control', rating: 60 },
+    { skill: 'potting', rating: 30, low: 22, high: 38 },
+    { skill: 'cue-ball control', rating: 60, low: 52, high: 68 },
   ] as const;
 
   it('trains the skill that lies behind', () => {
@@ -48,7 +48,21 @@ describe('the next drill', () => {
       ratings,
     );
     expect(ranked.map(({ drill }) => drill)).toEqual(['pots', 'control']);
-    expect(ranked[0]).toMatchObject({ skill: 'potting', behind: 15 });
+    expect(ranked[0]).toMatchObject({ skill: 'potting', behind: 15, isSurelyBehind: true });
+  });
+
+  it('is not said to lie behind by an interval that reaches beyond the mean, and counts less for it', () => {
+    const [known, vague] = [8, 40].map((half) => {
+      const [first] = nextDrills(
+        [candidate('pots')],
+        [{ skill: 'potting', rating: 30, low: 30 - half, high: 30 + half }, ratings[1]],
+      );
+      if (first === undefined) throw new Error('there is one candidate');
+      return first;
+    });
+    expect(known?.isSurelyBehind).toBe(true);
+    expect(vague?.isSurelyBehind).toBe(false);
+    expect(vague?.score ?? NaN).toBeLessThan(known?.score ?? NaN);
   });
 
   it('is one in which getting better would show, not one that is too easy or too hard', () => {

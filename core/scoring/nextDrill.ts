@@ -20,6 +20,9 @@ export interface KnownRating {
   readonly skill: Skill;
   /** 0…100. */
   readonly rating: number;
+  /** Ends of its 90 % interval. */
+  readonly low: number;
+  readonly high: number;
 }
 
 /** Why a drill is proposed, in figures; words are made of them elsewhere. */
@@ -30,6 +33,8 @@ export interface DrillProposal {
   readonly skill: Skill;
   /** How far the skill lies below the player's mean, rating points; undefined while it is not rated. */
   readonly behind: number | undefined;
+  /** Whether that is sure: all of the skill's interval lies below the mean. */
+  readonly isSurelyBehind: boolean;
   /** How clearly ten rating points more would show in one round: the change of the mean in its standard deviations. */
   readonly shows: number | undefined;
   readonly restDays: number | undefined;
@@ -41,6 +46,8 @@ export interface DrillProposal {
 const WEIGHT = { behind: 1, unrated: 0.5, shows: 0.8, rest: 0.5, plateau: 0.6 } as const;
 /** Rating points behind the mean that count in full. */
 const FAR_BEHIND = 20;
+/** An interval of a rating that is no wider than this is well known, rating points. */
+const WELL_KNOWN = 25;
 /** What shows in one round as clearly as this counts in full, standard deviations. */
 const SHOWS_WELL = 0.6;
 /** Days of rest after which a drill may come again in full. */
@@ -94,17 +101,23 @@ function proposalFor(
   skill: Skill,
   ratings: readonly KnownRating[],
 ): DrillProposal {
-  const own = ratings.find((each) => each.skill === skill)?.rating;
+  const known = ratings.find((each) => each.skill === skill);
+  const own = known?.rating;
   const average = ratings.length === 0 ? undefined : mean(ratings.map(({ rating }) => rating));
   const behind = own === undefined || average === undefined ? undefined : average - own;
+  const isSurelyBehind = known !== undefined && average !== undefined && known.high < average;
+  // What is hardly known says little of lying behind.
+  const sureness = known === undefined ? 0 : Math.min(1, WELL_KNOWN / Math.max(1, known.high - known.low));
   const { drill, stage, levels, restDays, course } = candidate;
   const shows = levels && stepShows(levels, own ?? average ?? UNKNOWN.rating);
   const score =
-    (behind === undefined ? WEIGHT.unrated : WEIGHT.behind * Math.max(-1, Math.min(1, behind / FAR_BEHIND))) +
+    (behind === undefined
+      ? WEIGHT.unrated
+      : WEIGHT.behind * sureness * Math.max(-1, Math.min(1, behind / FAR_BEHIND))) +
     WEIGHT.shows * Math.min(1, (shows ?? UNKNOWN.shows) / SHOWS_WELL) +
     WEIGHT.rest * (restDays === undefined ? UNKNOWN.rest : Math.min(1, restDays / RESTED_DAYS)) -
     (course === 'plateau' ? WEIGHT.plateau : 0);
-  return { drill, stage, skill, behind, shows, restDays, course, score };
+  return { drill, stage, skill, behind, isSurelyBehind, shows, restDays, course, score };
 }
 
 /**

@@ -22,13 +22,13 @@ export interface BreakGrades {
 export type Rack = NonNullable<Drill['rack']>['kind'];
 
 /** From these chances of the next pot on control is worth one, two and three. */
-const NEXT_POT = [0.3, 0.5, 0.75];
+export const NEXT_POT = [0.3, 0.5, 0.75];
 /** From these chances of clearing what is left on the layout is. */
-const CLEARING = [0.02, 0.08, 0.2];
+export const CLEARING = [0.02, 0.08, 0.2];
 /** Within these shares of the way from the baulk cushion to the line a break-off's cue ball is back. */
-const BACK = [1, 0.6, 0.3];
+export const BACK = [1, 0.6, 0.3];
 /** A break-off leaves this little at most: chances of the opponent's best pot. */
-const LEFT = [0.5, 0.25, 0.1];
+export const LEFT = [0.5, 0.25, 0.1];
 /** The chance that a ball without a pocket of its own is freed on the way. */
 const FREED = 0.35;
 /** A ball is easy from here: so far behind the contact, metres, at such a cut, radians. */

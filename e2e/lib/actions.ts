@@ -98,8 +98,12 @@ export async function choose(
   await field.waitFor();
   const loading = page.getByRole('status').filter({ hasText: /^Loading/ });
   await page.locator('body').filter({ hasNot: loading }).waitFor();
-  await field.click();
-  for (const option of options) await page.getByRole('option', { name: option }).first().click();
+  const pick = async (option: string | RegExp) => {
+    if ((await field.getAttribute('aria-expanded')) !== 'true') await field.click();
+    await page.getByRole('option', { name: option }).first().click({ timeout: 10_000 });
+  };
+  // A page that was still loading draws its lists anew: then it is opened again, once.
+  for (const option of options) await pick(option).catch(() => pick(option));
   // A list of several stays open until it is closed.
   if ((await field.getAttribute('aria-expanded')) === 'true') await page.keyboard.press('Escape');
 }

@@ -116,6 +116,10 @@ const world = describeAccess('people', {
     body: (w) => ({ document: { ...PLAIN_CUE, ownerId: w.club.playerId }, archived: false }),
   },
   'GET /api/club/audit': { expected: [401, 403, 200, 200] },
+  'PUT /api/club/rules': {
+    expected: [401, 403, 200, 200],
+    body: () => ({ zone: 'Europe/Lisbon', restAfter: 45, most: 90 }),
+  },
   'PUT /api/club/name': { expected: [401, 403, 200, 200], body: () => ({ name: 'Other name' }) },
   // Neither of these coaches looks after the installation.
   'GET /api/club/all': { expected: [401, 403, 403, 403] },

@@ -106,6 +106,20 @@ describeAccess(
       path: (w) => `/api/programmes/${w.programme}/items/${w.item}/done`,
       body: () => ({ done: true }),
     },
+    'GET /api/programmes/:id/proposals': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}/proposals`,
+    },
+    'PUT /api/programmes/:id/answer': {
+      expected: [401, 404, 404, 409],
+      path: (w) => `/api/programmes/${w.programme}/answer`,
+      body: () => ({ key: 'up|harbour-turn|none', accepted: true, basedOn: 1 }),
+    },
+    'PUT /api/programmes/:id/answer/back': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/programmes/${w.programme}/answer/back`,
+      body: () => ({ key: 'up|harbour-turn|none' }),
+    },
     'GET /api/programmes/:id/calendar.ics': {
       expected: [401, 404, 404, 200],
       path: (w) => `/api/programmes/${w.programme}/calendar.ics`,

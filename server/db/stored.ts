@@ -5,11 +5,13 @@ import { attemptLogSchema, countedSchema } from '../../core/records/attempt.ts';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
 import { callAnswerSchema, callSourceSchema } from '../../core/records/call.ts';
 import { keptOverviewSchema } from '../../core/records/clubOverview.ts';
+import { clubRulesSchema } from '../../core/records/clubRules.ts';
 import { conditionsSchema } from '../../core/records/conditions.ts';
 import { cueDocumentSchema } from '../../core/records/cue.ts';
 import { drillSchema } from '../../core/records/drill.ts';
 import { fixedBandsSchema } from '../../core/records/fixedBands.ts';
 import { lessonDocumentSchema } from '../../core/records/lesson.ts';
+import { keptAnswerSchema } from '../../core/records/programmeProposal.ts';
 import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
 import { storedResultSchema } from '../../core/records/result.ts';
@@ -43,6 +45,7 @@ const KINDS = {
   bands: kind(fixedBandsSchema),
   benchmark: kind(benchmarkSchema, [inPoints]),
   card: kind(tableCardSchema),
+  clubRules: kind(clubRulesSchema),
   conditions: kind(conditionsSchema),
   counted: kind(countedSchema),
   cue: kind(cueDocumentSchema),
@@ -51,6 +54,7 @@ const KINDS = {
   overview: kind(keptOverviewSchema),
   log: kind(attemptLogSchema),
   programme: kind(programmeDocumentSchema),
+  programmeAnswer: kind(keptAnswerSchema),
   report: kind(reportDocumentSchema),
   result: kind(storedResultSchema),
   source: kind(callSourceSchema),
@@ -75,7 +79,7 @@ function upToDate(steps: readonly Step[], value: unknown): unknown {
 }
 
 /** Of what is read again and again with every page the newest are kept as they were read: nobody changes them. */
-const OFTEN: readonly StoredName[] = ['log', 'counted', 'result'];
+const OFTEN: readonly StoredName[] = ['clubRules', 'log', 'counted', 'result'];
 const remembered = new LRUCache<string, object>({ max: 10_000 });
 
 /** What a JSON column says, checked. @throws ValidationError or SyntaxError for one that is damaged */

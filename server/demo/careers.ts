@@ -109,6 +109,7 @@ async function playRound(db: PoolConnection, round: DemoRound): Promise<void> {
     revision: entry.revision,
     stage: stageNumber,
     ladderStart: 0,
+    mirrored: false,
     seed: 1,
     lesson: round.lesson,
     startedAt: new Date(round.startedAt),

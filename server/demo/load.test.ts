@@ -5,6 +5,7 @@ import { lessonsSchema, lessonWithRoundsSchema } from '../../core/records/lesson
 import { progressSchema } from '../../core/records/progress.ts';
 import { playersSchema } from '../../core/records/player.ts';
 import { roundsSchema } from '../../core/records/round.ts';
+import { todaySchema } from '../../core/records/today.ts';
 import { cookieOf, post, send, type TestApp } from '../testing/club.ts';
 import { openDemoApp } from '../testing/demo.ts';
 import { verifyRounds } from '../rounds/verify.ts';
@@ -91,8 +92,9 @@ it('has an evening that is over, with its rounds, and one that waits', async () 
   const lessons = await lessonsSchema.validate(
     await (await send(test.app, 'GET', '/api/lessons', { cookie })).json(),
   );
-  expect(lessons.map(({ document }) => document.endedAt === null)).toEqual([true, false]);
-  const over = lessons[1];
+  const own = lessons.filter(({ document }) => document.evening === undefined);
+  expect(own.map(({ document }) => document.endedAt === null)).toEqual([true, false]);
+  const over = own[1];
   const reply = await send(test.app, 'GET', `/api/lessons/${over?.id ?? ''}`, { cookie });
   const { rounds } = await lessonWithRoundsSchema.validate(await reply.json());
   expect(rounds.map(({ drill }) => drill).sort()).toEqual([
@@ -102,6 +104,37 @@ it('has an evening that is over, with its rounds, and one that waits', async () 
     'harbour-turn',
   ]);
   expect(rounds.every(({ result }) => result.complete)).toBe(true);
+});
+
+it('has an evening planned: everybody comes to the table, nobody twice at once', async () => {
+  const lessons = await lessonsSchema.validate(
+    await (await send(test.app, 'GET', '/api/lessons', { cookie })).json(),
+  );
+  const planned = lessons.filter(({ document }) => document.evening !== undefined);
+  const turns = planned.flatMap(({ document }) => document.blocks);
+  expect(planned).toHaveLength(2);
+  expect(new Set(turns.map(({ playerId }) => playerId)).size).toBe(5);
+  const at = turns.map(({ playerId, from }) => `${playerId ?? ''} ${from ?? ''}`);
+  expect(new Set(at).size).toBe(turns.length);
+});
+
+it('says on the page of today what the last rounds are worth', async () => {
+  const today = await todaySchema.validate(
+    await (await send(test.app, 'GET', '/api/today', { cookie })).json(),
+  );
+  const rated = today.recent.flatMap(({ drill, stage, result, rating }) =>
+    rating === null ? [] : [{ of: `${drill} ${stage}`, score: result.value, rating }],
+  );
+  expect(rated.length).toBeGreaterThan(2);
+  for (const one of rated) {
+    expect(one.rating).toBeGreaterThanOrEqual(0);
+    expect(one.rating).toBeLessThanOrEqual(100);
+    // Of two rounds of a kind the better one is never worth less; what the demo plays last counts points and hits.
+    for (const other of rated.filter(({ of, score }) => of === one.of && score > one.score))
+      expect(other.rating).toBeGreaterThanOrEqual(one.rating);
+  }
+  const best = rated.toSorted((x, y) => y.rating - x.rating)[0];
+  expect(best?.score).toBeGreaterThan(0);
 });
 
 async function progressOf(name: string) {

@@ -1,5 +1,6 @@
 import type { PoolConnection } from 'mysql2/promise';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
+import { FIRST_RULES } from '../../core/records/clubRules.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { createRandom } from '../../core/random/random.ts';
 import { benchmarkDrill } from '../../core/scoring/benchmark.ts';
@@ -9,7 +10,7 @@ import { benchmarkKey, queueBenchmark } from '../benchmarks/queue.ts';
 import { hashPassword } from '../auth/password.ts';
 import { findBenchmark, storeBenchmark } from '../db/queries/benchmarks.ts';
 import { noteConditions } from '../db/queries/conditions.ts';
-import { claimInstallation, countClubs, insertClub } from '../db/queries/clubs.ts';
+import { claimInstallation, countClubs, insertClub, storeClubRules } from '../db/queries/clubs.ts';
 import { storeCue } from '../db/queries/cues.ts';
 import { listLibrary, type StoredDrill } from '../db/queries/drills.ts';
 import { insertPerson } from '../db/queries/people.ts';
@@ -29,6 +30,7 @@ import {
 import { callPositions } from './calls.ts';
 import { playCareer } from './careers.ts';
 import { DEMO_CUES } from './cues.ts';
+import { storeEvening } from './evening.ts';
 import { idOf } from './ids.ts';
 import { lessonOf, storeLessons } from './lessons.ts';
 import { storeProgrammes } from './programmes.ts';
@@ -57,6 +59,11 @@ export async function loadDemo(
     const clubId = idOf(DEMO_CLUB);
     await claimInstallation(db);
     await insertClub(db, clubId, DEMO_CLUB);
+    // The made-up club stands where the machine stands.
+    await storeClubRules(db, clubId, {
+      ...FIRST_RULES,
+      zone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
+    });
     for (const { name, card } of DEMO_TABLES) {
       await insertTable(db, clubId, { id: idOf(name), name, preset: card.preset, card });
     }
@@ -103,6 +110,7 @@ export async function loadDemo(
     await storeLessons(db, { clubId, now, idOf });
     await storeProgrammes(db, { clubId, now });
     await playOtherRounds(db, { clubId, drills, now, shipped });
+    await storeEvening(db, { clubId, now, idOf });
     const played = new Set(DEMO_PLAYERS.flatMap((player) => player.drills));
     for (const entry of drills.filter(({ document }) => played.has(document.slug))) {
       await storeBenchmarks(db, entry, tableOfCard(homeOf(entry).card, null));
@@ -188,6 +196,7 @@ async function playOtherRounds(
         revision: entry.revision,
         stage: 1,
         ladderStart: 0,
+        mirrored: false,
         seed: otherSeed(course, k),
         lesson: k === rounds - 1 ? lessonOf(idOf, player, drill) : null,
         startedAt: new Date(Math.min(day + 18.5 * 3_600_000, now - 3_600_000)),

@@ -3,6 +3,7 @@ import { addDays, mondayOf } from '../../core/programme/days.ts';
 import { beforeMatches, spreadBlock, type PracticeBlock } from '../../core/programme/spreadBlock.ts';
 import type { ProgrammeDocument, ProgrammeItem } from '../../core/records/programme.ts';
 import { insertProgramme, tickItem } from '../db/queries/programmes.ts';
+import { insertAnswer } from '../db/queries/programmeAnswers.ts';
 import { insertReport } from '../db/queries/reports.ts';
 import { idOf } from './ids.ts';
 import { DEMO_COACHES } from './people.ts';
@@ -83,6 +84,21 @@ const REPORTS = [
   },
 ] as const;
 
+/** A day of rest that Idris did not want: what was answered stands below what is asked. */
+async function answerOne(db: PoolConnection, now: number): Promise<void> {
+  const day = dayOf(now - 6 * DAY_MS);
+  await insertAnswer(db, {
+    programmeId: idOf('Idris Pell programme'),
+    personId: idOf(DEMO_COACHES[0].name),
+    accepted: false,
+    at: new Date(now - 7 * DAY_MS),
+    kept: {
+      proposal: { key: `rest|${day}`, kind: 'rest', drill: null, shown: null, changes: [] },
+      before: [],
+    },
+  });
+}
+
 const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
 
 /** Programmes that are under way, with some of their entries ticked off, and reports on the last months. */
@@ -117,6 +133,7 @@ export async function storeProgrammes(
     const past = document.items.filter(({ day }) => day < today).sort((a, b) => a.day.localeCompare(b.day));
     for (const item of past.slice(0, ticked)) await tickItem(db, id, item.id, new Date(now - DAY_MS));
   }
+  await answerOne(db, now);
   for (const { player, coach, words, goals } of REPORTS) {
     await insertReport(db, {
       id: idOf(`${player} report`),

@@ -13,8 +13,11 @@ import { epochOf } from '../db/epochs.ts';
 const solved = new LRUCache<string, PlannedShot>({ max: 300 });
 
 /** Tells plans apart. */
-export const planKey = ({ owner, document, revision }: StoredDrill, stage: number, table: Table) =>
-  [owner, epochOf(owner), document.slug, revision, stage, tableFingerprint(table)].join('|');
+export const planKey = (
+  { owner, document, revision, mirrored = false }: StoredDrill,
+  stage: number,
+  table: Table,
+) => [owner, epochOf(owner), document.slug, revision, stage, mirrored, tableFingerprint(table)].join('|');
 
 export const knownPlan = (key: string): boolean => solved.has(key);
 

@@ -3,7 +3,7 @@ import { listResultsOfPlayer, type ReadResult, type RoundResultRow } from '../db
 import { storeMissingResult, type KeptResult } from '../db/queries/rounds.ts';
 import type { Database } from '../db/pool.ts';
 import { readableRevision } from '../db/queries/drills.ts';
-import { keptOf } from '../rounds/counting.ts';
+import { keptOf, setFor } from '../rounds/counting.ts';
 
 /** A player's ended rounds of a period with what they came to; what was not kept yet is counted now, and kept. */
 export async function keptResults(
@@ -21,7 +21,7 @@ export async function keptResults(
   for (const row of missing) {
     const entry = await readableRevision(db, row.drillOwner, row.drill, row.revision);
     if (entry === undefined) continue;
-    const kept = keptOf(entry, row, attempts.get(row.id) ?? []);
+    const kept = keptOf(setFor(entry, row), row, attempts.get(row.id) ?? []);
     counted.set(row.id, kept);
     await storeMissingResult(db, row.id, kept);
   }

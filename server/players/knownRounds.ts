@@ -16,7 +16,7 @@ import { keptResults } from './keptResults.ts';
 const DAY_MS = 86_400_000;
 
 /** How virtual players of the five levels score, with what follows from it. */
-interface KnownLevels {
+export interface KnownLevels {
   readonly rounds: readonly Distribution[];
   /** The rating whose expected score a score is. */
   readonly scale: (score: number) => number;
@@ -26,7 +26,11 @@ interface KnownLevels {
 const levelsKnown = new WeakMap<Benchmark, KnownLevels | 'unfit'>();
 
 /** The levels of a stage of a drill, if they tell players apart: only then the drill judges anybody. */
-function levelsOf({ document }: StoredDrill, stage: number, benchmark: Benchmark): KnownLevels | undefined {
+export function levelsOf(
+  { document }: StoredDrill,
+  stage: number,
+  benchmark: Benchmark,
+): KnownLevels | undefined {
   const rounds = benchmark.levels.map(({ round }) => round);
   const fits = () => fitnessOf(atStage(document, stage), benchmark).kind === 'fit';
   const known =

@@ -41,22 +41,44 @@ function easeAt({ levels, better }: Benchmark, rating: number): number | undefin
 /** A player's rating where nothing is known of a skill. */
 const UNKNOWN_RATING = 45;
 
-interface Candidates {
+export interface Candidates {
   readonly candidates: readonly EveningCandidate[];
   readonly ratings: readonly KnownRating[];
 }
 
-/** Every drill's stage that a player can play on the club's tables, with what is known of it. */
-async function candidatesOf(
+/** What a club plays on and by: the same for all of its players. */
+export interface ClubKit {
+  readonly drills: Awaited<ReturnType<typeof listDrills>>;
+  readonly tables: Awaited<ReturnType<typeof listTables>>;
+}
+
+/** Reads the drills and tables of a club. @param at when the tables are asked for */
+export async function kitOf(
+  db: Database,
+  { clubId, id }: { readonly clubId: string; readonly id: string },
+  at: Date,
+): Promise<ClubKit> {
+  const tables = await listTables(db, clubId, at);
+  return {
+    drills: await listDrills(db, clubId, id),
+    tables: tables.filter(({ archived }) => !archived),
+  };
+}
+
+/**
+ * Every drill's stage that a player can play on the club's tables, with what is known of it.
+ * @param kit the club's drills and tables, where they are read already
+ */
+export async function candidatesOf(
   db: Database,
   player: { readonly clubId: string; readonly id: string },
   period: { readonly from: Date; readonly to: Date },
+  kit?: ClubKit,
 ): Promise<Candidates> {
   const rounds = await knownRounds(db, player, { ...period, sums: false });
   const choice = { ...period, tableId: undefined, drill: undefined, skill: undefined };
   const ratings = await ratingsOf(db, player.id, rounds, choice);
-  const drills = await listDrills(db, player.clubId, player.id);
-  const tables = (await listTables(db, player.clubId, period.to)).filter(({ archived }) => !archived);
+  const { drills, tables } = kit ?? (await kitOf(db, player, period.to));
   // Whoever plays one game is not sent to the other's tables.
   const played = new Set(rounds.map(({ row }) => row.table.preset));
   const today = period.to.getTime() / DAY_MS;
@@ -110,11 +132,12 @@ export async function nextDrillsOf(
   const { candidates, ratings } = await candidatesOf(db, player, period);
   return nextDrills(candidates, ratings)
     .slice(0, SHOWN)
-    .map(({ drill, stage, skill, behind, shows, restDays, course }) => ({
+    .map(({ drill, stage, skill, behind, isSurelyBehind, shows, restDays, course }) => ({
       drill,
       stage,
       skill,
       behind: behind ?? null,
+      isSurelyBehind,
       shows: shows ?? null,
       restDays: restDays ?? null,
       course: course ?? null,
@@ -126,7 +149,8 @@ export async function eveningWantsOf(
   db: Database,
   player: { readonly clubId: string; readonly id: string },
   period: { readonly from: Date; readonly to: Date },
+  kit: ClubKit,
 ): Promise<EveningWants[number]> {
-  const { candidates, ratings } = await candidatesOf(db, player, period);
+  const { candidates, ratings } = await candidatesOf(db, player, period, kit);
   return { playerId: player.id, wants: [...wantsOf(candidates, ratings)] };
 }

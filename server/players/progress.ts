@@ -1,4 +1,5 @@
 import { compareResults, medianResult } from '../../core/counting/result.ts';
+import { monthIn } from '../../core/programme/days.ts';
 import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { KindProgress, MonthSums, PlayerProgress } from '../../core/records/progress.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
@@ -27,6 +28,13 @@ export interface ProgressChoice {
   readonly tableId: string | undefined;
   readonly drill: string | undefined;
   readonly skill: Skill | undefined;
+}
+
+/** A player with their club, whose clock tells the months. */
+interface ProgressOf {
+  readonly clubId: string;
+  readonly id: string;
+  readonly zone: string;
 }
 
 /** JSON knows no infinity: an interval without an end has none. */
@@ -143,8 +151,8 @@ export function kindsOf(rounds: readonly KnownRound[]): KindProgress[] {
     .sort((a, b) => b.lastAt.localeCompare(a.lastAt));
 }
 
-function monthsOf(rounds: readonly KnownRound[]): MonthSums[] {
-  const byMonth = groupBy(rounds, ({ row }) => row.startedAt.toISOString().slice(0, 7));
+function monthsOf(rounds: readonly KnownRound[], zone: string): MonthSums[] {
+  const byMonth = groupBy(rounds, ({ row }) => monthIn(row.startedAt, zone));
   return [...byMonth].map(([month, own]) => ({
     month,
     rounds: own.length,
@@ -172,7 +180,7 @@ export async function ratingsOf(
 /** Ratings by skill, the course of each drill and what the shots add up to, from what is kept of a period's rounds. */
 export async function playerProgress(
   db: Database,
-  player: { readonly clubId: string; readonly id: string },
+  player: ProgressOf,
   choice: ProgressChoice,
 ): Promise<PlayerProgress> {
   const all = await knownRounds(db, player, { ...choice, sums: true });
@@ -186,7 +194,7 @@ export async function playerProgress(
     ratings: await ratingsOf(db, player.id, rounds, choice),
     unrated: rounds.filter(({ kind, comparable }) => comparable && kind.levels === undefined).length,
     kinds: kindsOf(rounds),
-    months: monthsOf(rounds),
+    months: monthsOf(rounds, player.zone),
     tables: [
       ...new Map(all.map(({ row: { table } }) => [table.id, { id: table.id, name: table.name }])).values(),
     ],

@@ -1,4 +1,5 @@
 import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { drillAsPlayed, type RoundSetting } from '../../core/drill/drillAsPlayed.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { attemptsOf, roundProgress } from '../../core/drill/round.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -34,7 +35,13 @@ export async function drillOfRound(db: Database, clubId: string, round: RoundHea
   const owner = round.ownDrill ? clubId : LIBRARY;
   const entry = await revisionOf(db, owner, round.drill, round.revision);
   if (entry === undefined) throw notFound('the drill of this round');
-  return entry;
+  return setFor(entry, round);
+}
+
+/** A stored drill as a round sets it. */
+export function setFor(entry: StoredDrill, round: RoundSetting): StoredDrill {
+  if (!round.mirrored) return entry;
+  return { ...entry, document: drillAsPlayed(entry.document, round), mirrored: true };
 }
 
 /** The result of a round so far, by its drill's own method. */
@@ -127,6 +134,7 @@ export async function summariesOf(
         played: played.get(id) ?? 0,
         startedAt,
         endedAt,
+        rating: null,
       },
     ];
   });

@@ -13,7 +13,8 @@ import { auditAt } from '../access/audit.ts';
 import { closeSession, deviceOf, letIn, requireSession, type SignedIn } from '../auth/session.ts';
 import { requireStrong } from '../auth/strength.ts';
 import { slowDown } from '../auth/throttle.ts';
-import { claimInstallation, countClubs } from '../db/queries/clubs.ts';
+import { FIRST_RULES } from '../../core/records/clubRules.ts';
+import { claimInstallation, countClubs, storeClubRules } from '../db/queries/clubs.ts';
 import { findOwnSignIn, storePassword } from '../db/queries/coaches.ts';
 import { forgetDevices } from '../db/queries/knownDevices.ts';
 import { findSignIn } from '../db/queries/people.ts';
@@ -54,13 +55,14 @@ export function accountRoutes(deps: Dependencies) {
       await claimInstallation(db).catch((error: unknown) => {
         throw isDuplicate(error) ? new Refusal(409, 'this installation already has its club') : error;
       });
-      await foundClub(db, body.club.trim(), {
+      const clubId = await foundClub(db, body.club.trim(), {
         id: coach,
         name: body.name.trim(),
         email: body.email,
         passwordHash,
         keeper: true,
       });
+      if (body.zone !== undefined) await storeClubRules(db, clubId, { ...FIRST_RULES, zone: body.zone });
     });
     await letIn(c, deps, coach);
     return c.json({}, 201);

@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { clubNameSchema, furtherClubSchema, type Viewer } from '../../core/records/account.ts';
+import { dayIn } from '../../core/programme/days.ts';
+import { clubRulesSchema } from '../../core/records/clubRules.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import { auditAt } from '../access/audit.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { giveCode } from '../clubs/codes.ts';
 import { foundClub } from '../clubs/found.ts';
 import { listAudit } from '../db/queries/audit.ts';
-import { listClubsWithCoaches, renameClub } from '../db/queries/clubs.ts';
+import { listClubsWithCoaches, renameClub, storeClubRules } from '../db/queries/clubs.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listProgrammes } from '../db/queries/programmes.ts';
 import { listHeadsBetween } from '../db/queries/rounds.ts';
@@ -35,7 +37,8 @@ export function clubRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     requireCoach(viewer);
     const now = deps.now();
-    const today = requireDay(c.req.query('today') ?? new Date(now).toISOString().slice(0, 10), 'today');
+    const zone = viewer.rules.zone ?? 'UTC';
+    const today = requireDay(c.req.query('today') ?? dayIn(new Date(now), zone), 'today');
     const players = await listPlayers(deps.pool, viewer.clubId);
     const programmes = (await listProgrammes(deps.pool, viewer.clubId, undefined)).filter(
       ({ archived }) => !archived,
@@ -51,7 +54,7 @@ export function clubRoutes(deps: Dependencies) {
     const overview = overviews.map((own): PlayerOverview => {
       const rounds = recent
         .filter((round) => round.player.id === own.playerId)
-        .map(({ id, drill, startedAt }) => ({ id, drill, day: startedAt.slice(0, 10) }));
+        .map(({ id, drill, startedAt }) => ({ id, drill, day: dayIn(startedAt, zone) }));
       const planned = programmes.filter((programme) => programme.player.id === own.playerId);
       return { ...own, week: weekOf(planned, rounds, today) };
     });
@@ -87,6 +90,17 @@ export function clubRoutes(deps: Dependencies) {
     await inTransaction(deps.pool, async (db) => {
       await renameClub(db, viewer.clubId, name.trim());
       await note(db, viewer, { action: 'club renamed', subject: 'club', subjectId: viewer.clubId });
+    });
+    return c.json({});
+  });
+
+  app.put('/rules', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const rules = await readBody(c, clubRulesSchema);
+    await inTransaction(deps.pool, async (db) => {
+      await storeClubRules(db, viewer.clubId, rules);
+      await note(db, viewer, { action: 'club rules changed', subject: 'club', subjectId: viewer.clubId });
     });
     return c.json({});
   });

@@ -10,7 +10,7 @@ import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
-import { eveningWantsOf } from '../players/nextDrills.ts';
+import { eveningWantsOf, kitOf } from '../players/nextDrills.ts';
 
 /** As many as an evening can have. */
 const MOST_PLAYERS = 24;
@@ -31,9 +31,10 @@ export function eveningRoutes(deps: Dependencies) {
     for (const id of ids) await visiblePlayer(deps, viewer, id);
     const now = deps.now();
     const period = { from: new Date(now - PERIOD_MS), to: new Date(now) };
+    const kit = await kitOf(deps.pool, viewer, period.to);
     const wants: EveningWants = [];
     for (const id of ids) {
-      wants.push(await eveningWantsOf(deps.pool, { clubId: viewer.clubId, id }, period));
+      wants.push(await eveningWantsOf(deps.pool, { clubId: viewer.clubId, id }, period, kit));
     }
     return c.json(wants);
   });

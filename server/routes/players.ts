@@ -151,7 +151,7 @@ export function playerRoutes(deps: Dependencies) {
     return c.json(
       await playerProgress(
         deps.pool,
-        { clubId: viewer.clubId, id: player.id },
+        { clubId: viewer.clubId, id: player.id, zone: viewer.rules.zone ?? 'UTC' },
         { ...period, tableId: table, drill, skill },
       ),
     );

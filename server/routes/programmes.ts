@@ -9,6 +9,11 @@ import {
   tickSchema,
   type Programme,
 } from '../../core/records/programme.ts';
+import {
+  answerBackSchema,
+  proposalAnswerSchema,
+  type ProgrammeProposals,
+} from '../../core/records/programmeProposal.ts';
 import { requireCoach, type SignedIn } from '../auth/session.ts';
 import {
   archiveProgramme,
@@ -18,13 +23,16 @@ import {
   tickItem,
   updateProgramme,
 } from '../db/queries/programmes.ts';
+import { listAnswers } from '../db/queries/programmeAnswers.ts';
 import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
+import { answerProposal, takeAnswerBack } from '../programmes/answering.ts';
 import { calendarOf } from '../programmes/calendar.ts';
 import { copiedFor } from '../programmes/copies.ts';
+import { proposalsFor } from '../programmes/proposals.ts';
 import { roundsOfWeeks } from '../programmes/rounds.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 
@@ -39,6 +47,19 @@ export function programmeRoutes(deps: Dependencies) {
     }
     return programme;
   }
+
+  const askedBy = (viewer: Viewer, programme: Programme) => ({
+    clubId: viewer.clubId,
+    programme,
+    now: deps.now(),
+    zone: viewer.rules.zone ?? 'UTC',
+  });
+
+  const proposalsTold = async (viewer: Viewer, programme: Programme): Promise<ProgrammeProposals> => ({
+    version: programme.version,
+    proposals: [...(await proposalsFor(deps.pool, askedBy(viewer, programme)))],
+    answers: await listAnswers(deps.pool, programme.id),
+  });
 
   app.get('/', async (c) => {
     const viewer = c.get('viewer');
@@ -114,6 +135,29 @@ export function programmeRoutes(deps: Dependencies) {
     }
     await tickItem(deps.pool, programme.id, item, done ? new Date(deps.now()) : null);
     return c.json(await visible(viewer, programme.id));
+  });
+
+  // What could be changed in the weeks to come, after what was played: always anew.
+  app.get('/:id/proposals', async (c) => {
+    const viewer = c.get('viewer');
+    return c.json(await proposalsTold(viewer, await visible(viewer, c.req.param('id'))));
+  });
+
+  // The coach's or the student's own yes or no.
+  app.put('/:id/answer', async (c) => {
+    const viewer = c.get('viewer');
+    const programme = await visible(viewer, c.req.param('id'));
+    const answer = await readBody(c, proposalAnswerSchema);
+    await answerProposal(deps.pool, askedBy(viewer, programme), { ...answer, personId: viewer.id });
+    return c.json(await proposalsTold(viewer, await visible(viewer, programme.id)));
+  });
+
+  app.put('/:id/answer/back', async (c) => {
+    const viewer = c.get('viewer');
+    const programme = await visible(viewer, c.req.param('id'));
+    const { key } = await readBody(c, answerBackSchema);
+    await takeAnswerBack(deps.pool, { clubId: viewer.clubId, programme }, key);
+    return c.json(await proposalsTold(viewer, await visible(viewer, programme.id)));
   });
 
   app.get('/:id/calendar.ics', async (c) => {

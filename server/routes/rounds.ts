@@ -25,7 +25,7 @@ import { readBody } from '../http/body.ts';
 import { Refusal } from '../http/errors.ts';
 import { requireUuid } from '../http/parameters.ts';
 import { changeRound } from '../rounds/changing.ts';
-import { drillOfRound, requirePlayable } from '../rounds/counting.ts';
+import { drillOfRound, requirePlayable, setFor } from '../rounds/counting.ts';
 import { openRoundOf, tableOf } from '../rounds/openRound.ts';
 import { stateOf } from '../tables/states.ts';
 
@@ -45,11 +45,12 @@ export function roundRoutes(deps: Dependencies) {
     });
     if (played === undefined) throw new Refusal(404, 'this table was not found', 'tableId');
     const owner = await ownerOf(deps.pool, viewer.clubId, body.drill);
-    const entry = await revisionOf(deps.pool, owner, body.drill, body.revision);
-    if (entry === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
-    if (!tablesOf(entry.document).includes(played.state.card.preset)) {
+    const written = await revisionOf(deps.pool, owner, body.drill, body.revision);
+    if (written === undefined) throw new Refusal(404, 'this drill was not found', 'drill');
+    if (!tablesOf(written.document).includes(played.state.card.preset)) {
       throw new Refusal(400, `tableId is another kind of table than the drill needs`, 'tableId');
     }
+    const entry = setFor(written, { mirrored: body.mirrored, table: played.state.card });
     if (entry.document.stages[body.stage - 1] === undefined) {
       throw new Refusal(400, 'stage is not one of the drill', 'stage');
     }
@@ -71,6 +72,7 @@ export function roundRoutes(deps: Dependencies) {
       stage: body.stage,
       ladderStart: ladderStartOf(atStage(entry.document, body.stage), body.ladderStart),
       seed: body.seed,
+      mirrored: body.mirrored,
       lesson: body.lesson,
       startedAt: new Date(body.startedAt),
     });

@@ -4,6 +4,7 @@ import type { SignedIn } from '../auth/session.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listNewest } from '../db/queries/rounds.ts';
 import type { Dependencies } from '../dependencies.ts';
+import { withRatings } from '../players/roundRatings.ts';
 import { summariesOf } from '../rounds/counting.ts';
 
 const SHOWN = 6;
@@ -15,13 +16,17 @@ export function todayRoutes(deps: Dependencies) {
     const viewer = c.get('viewer');
     const playerId = viewer.role === 'coach' ? undefined : viewer.id;
     const players = await listPlayers(deps.pool, viewer.clubId);
-    const newest = async (ended: boolean) => {
-      const rounds = await listNewest(deps.pool, viewer.clubId, { ended, playerId, limit: SHOWN });
-      return summariesOf(deps.pool, viewer.clubId, rounds);
-    };
+    const newest = (ended: boolean) =>
+      listNewest(deps.pool, viewer.clubId, { ended, playerId, limit: SHOWN });
+    const ended = await newest(true);
     const today: Today = {
-      open: await newest(false),
-      recent: await newest(true),
+      open: await summariesOf(deps.pool, viewer.clubId, await newest(false)),
+      recent: await withRatings(
+        deps.pool,
+        viewer.clubId,
+        ended,
+        await summariesOf(deps.pool, viewer.clubId, ended),
+      ),
       waiting: players
         .filter((player) => !player.archived && (playerId === undefined || player.id === playerId))
         .sort((a, b) => (a.lastRoundAt ?? '').localeCompare(b.lastRoundAt ?? ''))

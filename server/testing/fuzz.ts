@@ -82,6 +82,8 @@ const BODIES: Readonly<Record<string, Make>> = {
     copies: [{ id: randomUUID(), playerId: club.otherId }],
   }),
   'PUT /api/programmes/:id/items/:item/done': () => ({ done: true }),
+  'PUT /api/programmes/:id/answer': () => ({ key: 'up|harbour-turn|none', accepted: false, basedOn: 1 }),
+  'PUT /api/programmes/:id/answer/back': () => ({ key: 'up|harbour-turn|none' }),
   'PUT /api/programmes/:id/archived': () => ({ archived: false }),
   'PUT /api/reports/:id': ({ club }) => ({
     document: {
@@ -129,6 +131,7 @@ const BODIES: Readonly<Record<string, Make>> = {
   'PUT /api/halls/:id': () => ({ name: `Hall ${randomUUID().slice(0, 6)}`, archived: false }),
   'POST /api/coaches': () => ({ name: 'Fuzz' }),
   'PUT /api/coaches/:id/removed': () => ({ removed: false }),
+  'PUT /api/club/rules': () => ({ zone: 'Europe/Lisbon', restAfter: 60, most: 90 }),
   'PUT /api/club/name': () => ({ name: 'Fuzz' }),
   'POST /api/club/further': () => ({ club: 'Fuzz', coach: 'Fuzz' }),
   'PUT /api/drills/:slug/favourite': () => ({ favourite: true }),

@@ -14,6 +14,7 @@ export function newRound(
     stage: 1,
     ladderStart: 0,
     seed: 1,
+    mirrored: false,
     lesson: null,
     startedAt: '2026-11-24T12:00:00Z',
     ...change,

@@ -2,6 +2,7 @@ import { Button, PasswordInput, Stack, Text, TextInput, Title } from '@mantine/c
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { LEAST_PASSWORD, newClubSchema } from '../../core/records/account.ts';
+import { deviceZone } from '../words/clubTime.ts';
 import { call } from '../api/client.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 
@@ -16,7 +17,7 @@ export function FirstClub({ onEntered }: { readonly onEntered: () => Promise<voi
   async function make(values: typeof form.values) {
     setBusy(true);
     try {
-      await call('POST', '/club', values);
+      await call('POST', '/club', { ...values, zone: deviceZone() });
       await onEntered();
     } catch (error) {
       form.setErrors(errorsOf(error, 'club'));

@@ -8,7 +8,9 @@ import { keepQueries } from './keptQueries.ts';
 import { startSending } from '../outbox/sender.ts';
 import { useOutbox } from '../outbox/OutboxNotice.tsx';
 import { Loading } from '../controls/Loading.tsx';
+import { setClubZone } from '../words/clubTime.ts';
 import { ViewerContext } from '../api/viewer.ts';
+import { useUnits } from '../words/useUnits.ts';
 
 /** Everything behind the sign-in. */
 export function RequireViewer() {
@@ -16,6 +18,8 @@ export function RequireViewer() {
   const location = useLocation();
   useFreshness();
   useSending(viewer.data ?? undefined);
+  useUnits();
+  setClubZone(viewer.data?.rules.zone ?? null);
   // What this device knows is shown also while the server is away.
   if (viewer.data === undefined) return <Loading what="your club" error={viewer.error} />;
   if (viewer.data === null) {

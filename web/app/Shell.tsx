@@ -1,7 +1,15 @@
-import { Avatar, Menu, SegmentedControl, Text, UnstyledButton, useMantineColorScheme } from '@mantine/core';
+import {
+  Avatar,
+  NavLink as MenuLine,
+  Popover,
+  SegmentedControl,
+  Text,
+  UnstyledButton,
+  useMantineColorScheme,
+} from '@mantine/core';
 import { IconKey, IconLogout, IconMoon, IconSun } from '@tabler/icons-react';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useId, useState } from 'react';
 import {
   Link,
   NavLink,
@@ -19,8 +27,10 @@ import { PageHelpButton } from './help/PageHelpButton.tsx';
 import { FindButton } from './palette/FindButton.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { ServerAway } from './ServerAway.tsx';
+import { usePadSide } from '../controls/usePadSide.ts';
 import { Sight } from '../controls/Sight.tsx';
 import { useViewer } from '../api/viewer.ts';
+import { useUnits } from '../words/useUnits.ts';
 
 const ROOMS = [
   { to: '/hall', name: 'Hall' },
@@ -34,6 +44,7 @@ const ROOMS = [
 export function Shell() {
   useTopOfPage();
   const viewer = useViewer();
+  const { units } = useUnits();
   return (
     <>
       <a href="#page" className="skip-link">
@@ -60,7 +71,8 @@ export function Shell() {
         <NewVersion />
         <ServerAway />
         <OutboxNotice person={viewer} />
-        <Outlet />
+        {/* All that is told in a unit is told anew in another one. */}
+        <Outlet key={units} />
       </main>
     </>
   );
@@ -91,8 +103,11 @@ function ViewerMenu() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const { vocabulary, setVocabulary } = useWords();
+  const { units, chooseUnits } = useUnits();
+  const { side, setSide } = usePadSide();
   const { colorScheme, setColorScheme } = useMantineColorScheme();
   const isDark = colorScheme === 'dark';
+  const [opened, setOpened] = useState(false);
 
   async function signOut() {
     await call('POST', '/sign-out', {});
@@ -101,24 +116,28 @@ function ViewerMenu() {
   }
 
   return (
-    <Menu position="bottom-end" width={250} closeOnItemClick={false}>
-      <Menu.Target>
-        <UnstyledButton aria-label={`Menu of ${viewer.name}`}>
+    <Popover
+      position="bottom-end"
+      width={250}
+      trapFocus
+      returnFocus
+      withinPortal={false}
+      opened={opened}
+      onChange={setOpened}
+    >
+      <Popover.Target>
+        <UnstyledButton aria-label={`Menu of ${viewer.name}`} onClick={() => setOpened((before) => !before)}>
           <Avatar color="ink" variant="filled" radius="xl">
             {initials(viewer.name)}
           </Avatar>
         </UnstyledButton>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Label>
+      </Popover.Target>
+      <Popover.Dropdown p={6} aria-label={`Menu of ${viewer.name}`}>
+        <Text size="xs" c="dimmed" px="sm" pt={4}>
           {viewer.name}, {viewer.club}
-        </Menu.Label>
-        <Text size="sm" px="sm" pt={4} id="words-label">
-          Words of
         </Text>
-        <SegmentedControl
-          m="xs"
-          aria-labelledby="words-label"
+        <Choice
+          label="Words of"
           value={vocabulary}
           onChange={(value) => setVocabulary(value === 'snooker' ? 'snooker' : 'pool')}
           data={[
@@ -126,19 +145,66 @@ function ViewerMenu() {
             { value: 'snooker', label: 'Snooker' },
           ]}
         />
-        <Menu.Item
+        <Choice
+          label="Lengths and paces"
+          value={units}
+          onChange={(value) => chooseUnits(value === 'imperial' ? 'imperial' : 'metric')}
+          data={[
+            { value: 'metric', label: 'Metric' },
+            { value: 'imperial', label: 'Imperial' },
+          ]}
+        />
+        <Choice
+          label="Buttons at the table"
+          value={side}
+          onChange={(value) => setSide(value === 'left' ? 'left' : 'right')}
+          data={[
+            { value: 'left', label: 'On the left' },
+            { value: 'right', label: 'On the right' },
+          ]}
+        />
+        <MenuLine
+          component="button"
+          type="button"
           leftSection={isDark ? <IconSun size={18} /> : <IconMoon size={18} />}
           onClick={() => setColorScheme(isDark ? 'light' : 'dark')}
-        >
-          {isDark ? 'Light paper' : 'Dark paper'}
-        </Menu.Item>
-        <Menu.Item component={Link} to="/account" leftSection={<IconKey size={18} />} closeMenuOnClick>
-          Your sign-in
-        </Menu.Item>
-        <Menu.Item leftSection={<IconLogout size={18} />} onClick={() => void signOut()}>
-          Sign out
-        </Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
+          label={isDark ? 'Light paper' : 'Dark paper'}
+        />
+        <MenuLine
+          component={Link}
+          to="/account"
+          leftSection={<IconKey size={18} />}
+          label="Your sign-in"
+          onClick={() => setOpened(false)}
+        />
+        <MenuLine
+          component="button"
+          type="button"
+          leftSection={<IconLogout size={18} />}
+          label="Sign out"
+          onClick={() => void signOut()}
+        />
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly data: { readonly value: string; readonly label: string }[];
+}
+
+/** A habit of whoever uses this device, one of two. */
+function Choice({ label, ...control }: ChoiceProps) {
+  const id = useId();
+  return (
+    <>
+      <Text size="sm" px="sm" pt={4} id={id}>
+        {label}
+      </Text>
+      <SegmentedControl m="xs" aria-labelledby={id} {...control} />
+    </>
   );
 }

@@ -14,21 +14,22 @@ import { meanLanding } from '../../core/scoring/roundSums.ts';
 import { Z_90 } from '../../core/statistics/wilson.ts';
 import { monthName } from '../words/dates.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
-
-const cm = (metres: number) => Math.round(1000 * metres) / 10;
+import { shortUnit } from '../words/lengths.ts';
 
 /** The mean landing error of each month, long and left of the plan upwards, with its 90 % interval. */
 export default function BiasChart({ months }: { readonly months: readonly MonthSums[] }) {
+  const unit = shortUnit();
+  const shown = (metres: number) => Number((metres * unit.scale).toFixed(1));
   const data = months.flatMap(({ month, sums }) => {
     const bias = meanLanding(sums.landings, Z_90);
     if (bias === undefined) return [];
     return [
       {
         month: monthName(month),
-        along: cm(bias.along.mean),
-        alongMargin: cm(bias.along.margin),
-        across: cm(bias.across.mean),
-        acrossMargin: cm(bias.across.margin),
+        along: shown(bias.along.mean),
+        alongMargin: shown(bias.along.margin),
+        across: shown(bias.across.mean),
+        acrossMargin: shown(bias.across.margin),
       },
     ];
   });
@@ -38,7 +39,7 @@ export default function BiasChart({ months }: { readonly months: readonly MonthS
       <LineChart data={data} margin={{ top: 8, right: 14, bottom: 0, left: -18 }}>
         <CartesianGrid vertical={false} stroke={colour('line')} />
         <XAxis dataKey="month" tick={tick} />
-        <YAxis tick={tick} unit=" cm" width={78} />
+        <YAxis tick={tick} unit={` ${unit.unit}`} width={78} />
         <ReferenceLine y={0} stroke={colour('ink')} />
         <Legend wrapperStyle={{ fontSize: 13 }} />
         <Line

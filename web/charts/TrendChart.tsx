@@ -5,11 +5,13 @@ import {
   ReferenceArea,
   ResponsiveContainer,
   Tooltip,
+  usePlotArea,
   XAxis,
   YAxis,
 } from 'recharts';
 import { shortDay } from '../words/dates.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
+import { spreadLabels } from './spreadLabels.ts';
 import type { ScoreBand } from '../../core/scoring/benchmark.ts';
 
 const DEPTHS = [0.04, 0.1, 0.17, 0.25, 0.34] as const;
@@ -34,6 +36,43 @@ function RoundDot({ cx, cy, value, best }: DotProps) {
   );
 }
 
+interface BandLabelsProps {
+  readonly bands: readonly ScoreBand[];
+  /** Ends of the scale. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Between the lines of two labels, px. */
+const LABEL_PX = 15;
+
+/** The names of the levels beside their bands; where bands are narrow, moved apart. */
+function BandLabels({ bands, from, to }: BandLabelsProps) {
+  const area = usePlotArea();
+  if (area === undefined) return null;
+  const { x, y, width, height } = area;
+  const yOf = (value: number) => y + height * (1 - (value - from) / (to - from));
+  const middle = ({ from: low, to: high }: ScoreBand) => (yOf(low) + yOf(high)) / 2;
+  const places = spreadLabels(bands.map(middle), LABEL_PX, [y + LABEL_PX / 2, y + height - LABEL_PX / 2]);
+  return (
+    <g>
+      {bands.map((band, i) => (
+        <text
+          key={band.level}
+          x={x + width + 6}
+          y={places[i]}
+          dominantBaseline="central"
+          fontFamily={TEXT_FONT}
+          fontSize={13}
+          fill={colour('ink')}
+        >
+          {band.level}
+        </text>
+      ))}
+    </g>
+  );
+}
+
 interface TrendChartProps {
   /** Oldest first. */
   readonly rounds: readonly { readonly at: string; readonly value: number }[];
@@ -47,6 +86,7 @@ interface TrendChartProps {
 /** Rounds over time with the stretches of the levels behind them. */
 export default function TrendChart({ rounds, bands, best, unit, maximum }: TrendChartProps) {
   const data = rounds.map(({ at, value }) => ({ at: new Date(at).getTime(), value }));
+  const least = Math.min(0, ...data.map(({ value }) => value));
   const tick = { fill: colour('muted'), fontSize: 13, fontFamily: TEXT_FONT };
   return (
     <ResponsiveContainer>
@@ -59,9 +99,9 @@ export default function TrendChart({ rounds, bands, best, unit, maximum }: Trend
             fill={colour('indigo')}
             fillOpacity={DEPTHS[i] ?? 0.3}
             stroke="none"
-            label={{ value: band.level, position: 'right', fill: colour('ink'), fontSize: 13 }}
           />
         ))}
+        <BandLabels bands={bands} from={least} to={maximum} />
         <CartesianGrid vertical={false} stroke={colour('line')} />
         <XAxis
           dataKey="at"
@@ -72,11 +112,7 @@ export default function TrendChart({ rounds, bands, best, unit, maximum }: Trend
           tickFormatter={shortDay}
           tick={tick}
         />
-        <YAxis
-          domain={[Math.min(0, ...data.map(({ value }) => value)), maximum]}
-          tick={tick}
-          allowDecimals={false}
-        />
+        <YAxis domain={[least, maximum]} tick={tick} allowDecimals={false} />
         <Tooltip
           labelFormatter={(label) => (typeof label === 'number' ? shortDay(label) : '')}
           contentStyle={{ background: colour('surface'), borderColor: colour('line') }}

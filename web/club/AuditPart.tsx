@@ -1,4 +1,5 @@
 import { Table, Text, Title } from '@mantine/core';
+import type { AuditAction } from '../../core/records/audit.ts';
 import { useQuery } from '@tanstack/react-query';
 import { auditQuery } from '../api/club.ts';
 import { Loading } from '../controls/Loading.tsx';
@@ -35,7 +36,7 @@ export function AuditPart() {
                 <Table.Td style={{ whiteSpace: 'nowrap' }}>{dayAndClock(at)}</Table.Td>
                 <Table.Td>{by}</Table.Td>
                 <Table.Td>
-                  {capital(action)}: {name}
+                  {capital(actionWords(action))}: {name}
                   {other === null ? '' : `, before ${other}’s`}
                 </Table.Td>
                 <Table.Td>{reason ?? ''}</Table.Td>
@@ -46,4 +47,9 @@ export function AuditPart() {
       )}
     </section>
   );
+}
+
+/** An action in the words of the pages: what is hidden is put away. */
+function actionWords(action: AuditAction): string {
+  return action === 'player archived' ? 'player put away' : action;
 }

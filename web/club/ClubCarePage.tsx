@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useViewer } from '../api/viewer.ts';
 import { AuditPart } from './AuditPart.tsx';
 import { ClubNamePart } from './ClubNamePart.tsx';
+import { ClubRulesPart } from './ClubRulesPart.tsx';
 import { CoachesPart } from './CoachesPart.tsx';
 import { FurtherClubs } from './FurtherClubs.tsx';
 import { HallsPart } from './HallsPart.tsx';
@@ -21,10 +22,13 @@ export function ClubCarePage() {
         <Title order={1}>Coaches and club</Title>
       </div>
       <SimpleGrid cols={{ base: 1, md: 2 }}>
-        <CoachesPart />
+        <Stack>
+          <CoachesPart />
+          <HallsPart />
+        </Stack>
         <Stack>
           <ClubNamePart />
-          <HallsPart />
+          <ClubRulesPart />
           {viewer.keeper && <FurtherClubs />}
         </Stack>
       </SimpleGrid>

@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl, Stack, Switch, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { dayOf } from '../words/clubTime.ts';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
@@ -38,7 +38,7 @@ function fits(each: PlayerOverview, shown: Shown, now: number): boolean {
 function Club() {
   const [now] = useState(() => Date.now());
   const players = useQuery(playersQuery);
-  const overview = useQuery(clubOverviewQuery(dayjs(now).format('YYYY-MM-DD')));
+  const overview = useQuery(clubOverviewQuery(dayOf(now)));
   const [shown, setShown] = useState<Shown>('everybody');
   const [archived, setArchived] = useState(false);
   const error = players.error ?? overview.error;
@@ -79,7 +79,7 @@ function Club() {
             />
             {away.length > 0 && (
               <Switch
-                label="Show archived"
+                label="Show who was put away"
                 checked={archived}
                 onChange={(event) => setArchived(event.currentTarget.checked)}
               />
@@ -92,7 +92,7 @@ function Club() {
           )}
           {archived && (
             <Text>
-              Archived:{' '}
+              Put away:{' '}
               {away.map(({ id, name }, i) => (
                 <span key={id}>
                   {i === 0 ? '' : ', '}

@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Table, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import type { Player } from '../../core/records/player.ts';
@@ -5,6 +6,8 @@ import { SKILLS, type Skill } from '../../core/records/drill.ts';
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
 import { ago } from '../words/dates.ts';
+import { courseWords } from '../words/courseWords.ts';
+import { ratingWords } from '../words/ratingWords.ts';
 import { arrowOf, standingOf, weekWords, type Standing } from './overviewWords.ts';
 
 interface ClubTableProps {
@@ -22,10 +25,12 @@ const ORDER: readonly Standing[] = [
   'on their way',
   'comes back',
   'improves',
+  'holds a high level',
 ];
 
 /** Every student in a line: how they stand in each skill, where they go, when they practised, what is due. */
 export function ClubTable({ players, overview, now }: ClubTableProps) {
+  const { skillName } = useWords();
   const skills = SKILLS.filter((skill) =>
     overview.some(({ ratings }) => ratings.some((r) => r.skill === skill)),
   );
@@ -47,7 +52,7 @@ export function ClubTable({ players, overview, now }: ClubTableProps) {
             <Table.Th>Standing</Table.Th>
             {skills.map((skill) => (
               <Table.Th key={skill} ta="right">
-                {skill}
+                {skillName(skill)}
               </Table.Th>
             ))}
             <Table.Th>Last round</Table.Th>
@@ -75,8 +80,8 @@ export function ClubTable({ players, overview, now }: ClubTableProps) {
         </Table.Tbody>
       </Table>
       <Text size="xs" c="dimmed" mt={6}>
-        Ratings from 0 to 100 with the ends of their 90 % intervals; an arrow where it most likely goes up or
-        down, or stays; both where a slump was won back.
+        Ratings from 0 to 100 with the ends of their 90 % intervals; an arrow where it surely goes up or down,
+        or stays; both where a slump was won back.
       </Text>
     </div>
   );
@@ -87,7 +92,8 @@ function RatingCell({ ratings, skill }: { readonly ratings: readonly SkillRating
   if (rating === undefined) return null;
   return (
     <span style={{ whiteSpace: 'nowrap' }}>
-      <b>{Math.round(rating.rating)}</b> {arrowOf(rating)}{' '}
+      <b title={`${ratingWords(rating)} ${courseWords(rating)}`}>{Math.round(rating.rating)}</b>{' '}
+      {arrowOf(rating)}{' '}
       <span className="muted" style={{ fontSize: '0.8rem' }}>
         {Math.round(rating.low)}–{Math.round(rating.high)}
       </span>

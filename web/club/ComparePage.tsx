@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { useAddress } from '../controls/useAddress.ts';
 import { Anchor, Group, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
@@ -63,6 +64,7 @@ interface BothProps {
 }
 
 function Both({ names, both }: BothProps) {
+  const { skillName } = useWords();
   const drills = useQuery(drillsQuery);
   const titleOf = (slug: string) =>
     drills.data?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
@@ -85,7 +87,7 @@ function Both({ names, both }: BothProps) {
           <Table.Tbody>
             {skills.map((skill) => (
               <Table.Tr key={skill}>
-                <Table.Td>{skill}</Table.Td>
+                <Table.Td>{skillName(skill)}</Table.Td>
                 {both.map(({ ratings }, i) => {
                   const rating = ratings.find((each) => each.skill === skill);
                   return (

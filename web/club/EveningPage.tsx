@@ -1,7 +1,7 @@
 import { DayField } from '../controls/DayField.tsx';
 import { Anchor, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { boundsOfDay, todayInClub } from '../words/clubTime.ts';
 import { Link } from 'react-router';
 import { useAddress } from '../controls/useAddress.ts';
 import { compareResults, resultText } from '../../core/counting/result.ts';
@@ -14,9 +14,9 @@ import { Loading } from '../controls/Loading.tsx';
 /** What a group played on an evening: a line for each player, a column for each drill. */
 export function EveningPage() {
   const { params, set } = useAddress();
-  const day = params.get('day') ?? dayjs().format('YYYY-MM-DD');
-  const from = dayjs(day).startOf('day');
-  const rounds = useQuery(eveningQuery(from.toISOString(), from.add(1, 'day').toISOString()));
+  const day = params.get('day') ?? todayInClub();
+  const { from, to } = boundsOfDay(day);
+  const rounds = useQuery(eveningQuery(from.toISOString(), to.toISOString()));
   return (
     <Stack>
       <Group justify="space-between" align="end">

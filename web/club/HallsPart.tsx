@@ -82,7 +82,7 @@ function HallLine({ hall, onStore }: HallLineProps) {
         Rename
       </Button>
       <Button variant="default" onClick={() => void store({ name: hall.name, archived: !hall.archived })}>
-        {hall.archived ? 'Bring back' : 'Archive'}
+        {hall.archived ? 'Bring back' : 'Put away'}
       </Button>
     </Group>
   );

@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/client.ts';
 import { keptBackupsQuery } from '../api/club.ts';
+import { deviceZone } from '../words/clubTime.ts';
 import { dayAndClock } from '../words/dates.ts';
 import { useViewer } from '../api/viewer.ts';
 import { summaryOfBackup, type BackupSummary } from './backupSummary.ts';
 
 const CSV = ['players', 'rounds', 'attempts', 'shots', 'calls', 'programmes', 'columns'] as const;
-const ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const BACKUP = '/api/export/backup';
 
 /** Everything of the club to take away, and to bring back. */
@@ -31,14 +31,14 @@ export function RecordsPage() {
           </Title>
           <Text mb="sm">
             Everything that was written down, as CSV with a head line. Lengths in metres; times in UTC, and by
-            the clock here. What each column means stands in columns.csv.
+            the club’s clock. What each column means stands in columns.csv.
           </Text>
           <Group gap="xs">
             {CSV.map((name) => (
               <Button
                 key={name}
                 component="a"
-                href={`/api/export/csv/${name}.csv?zone=${encodeURIComponent(ZONE)}`}
+                href={`/api/export/csv/${name}.csv?zone=${encodeURIComponent(viewer.rules.zone ?? deviceZone())}`}
                 download
                 variant="default"
               >

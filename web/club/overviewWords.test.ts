@@ -4,6 +4,8 @@ import type { SkillRating } from '../../core/records/rating.ts';
 import { arrowOf, standingOf, weekWords } from './overviewWords.ts';
 
 const NOW = Date.parse('2026-11-24T12:00:00Z');
+/** A slope that is sure, either way. */
+const SURE = { up: { slope: 1, low: 0.3, high: 1.7 }, down: { slope: -1, low: -1.7, high: -0.3 } };
 const rating = (course: SkillRating['course']): SkillRating => ({
   skill: 'potting',
   basis: 'rounds',
@@ -13,7 +15,7 @@ const rating = (course: SkillRating['course']): SkillRating => ({
   rounds: 9,
   tables: 1,
   course,
-  slope: null,
+  slope: course === 'up' || course === 'down' ? SURE[course] : null,
   comeback: false,
 });
 const player = (change: Partial<PlayerOverview>): PlayerOverview => ({
@@ -46,16 +48,25 @@ it('a rating says more than single drills', () => {
     'falls back',
   );
   expect(standingOf(player({ ratings: [rating('open')], plateaus: 2, up: 1 }), NOW)).toBe('stuck');
-  expect(standingOf(player({ up: 1 }), NOW)).toBe('improves');
+  expect(standingOf(player({ up: 1 }), NOW)).toBe('on their way');
   expect(standingOf(player({}), NOW)).toBe('on their way');
+});
+
+it('nobody improves who may as well stay, and whoever stays near the top is not stuck', () => {
+  const unsure = { ...rating('up'), slope: { slope: 0.5, low: -0.1, high: 1.1 } };
+  expect(standingOf(player({ ratings: [unsure] }), NOW)).toBe('on their way');
+  const title = { ...rating('plateau'), rating: 88 };
+  expect(standingOf(player({ ratings: [title] }), NOW)).toBe('holds a high level');
+  expect(standingOf(player({ ratings: [title, rating('plateau')] }), NOW)).toBe('stuck');
 });
 
 it('arrows are only of what is sure, and a slump that was won back has both', () => {
   const arrows = (['up', 'down', 'plateau', 'open', 'too few'] as const).map((course) =>
-    arrowOf({ course, comeback: false }),
+    arrowOf(rating(course)),
   );
   expect(arrows).toEqual(['↗', '↘', '→', '', '']);
-  expect(arrowOf({ course: 'down', comeback: true })).toBe('↘↗');
+  expect(arrowOf({ ...rating('down'), comeback: true })).toBe('↘↗');
+  expect(arrowOf({ ...rating('up'), slope: { slope: 0.5, low: -0.1, high: 1.1 } })).toBe('');
 });
 
 it('the week says what is due and done, and nothing without a programme', () => {

@@ -1,13 +1,24 @@
 import type { PlayerOverview } from '../../core/records/clubOverview.ts';
+import { LEVELS } from '../../core/player/levels.ts';
+import { isSure } from '../words/courseWords.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
 
 /** Somebody who has not played for so long is looked after, days. */
 const AWAY_DAYS = 21;
 const DAY_MS = 86_400_000;
+/** Whoever stays here is not stuck: there is little above. */
+const HIGH = LEVELS.find(({ name }) => name === 'match')?.rating ?? 100;
 
 /** What a coach sees first of a player, the most pressing of several. */
 export type Standing =
-  'not practised' | 'stuck' | 'improves' | 'comes back' | 'falls back' | 'on their way' | 'new';
+  | 'not practised'
+  | 'stuck'
+  | 'holds a high level'
+  | 'improves'
+  | 'comes back'
+  | 'falls back'
+  | 'on their way'
+  | 'new';
 
 /** @param now ms since 1970 */
 export function standingOf({ ratings, up, plateaus, rounds, lastAt }: PlayerOverview, now: number): Standing {
@@ -19,15 +30,23 @@ export function standingOf({ ratings, up, plateaus, rounds, lastAt }: PlayerOver
     // Whoever has won a slump back is not told of the slump.
     return falling.every(({ comeback }) => comeback) ? 'comes back' : 'falls back';
   }
-  if (courses.includes('up')) return 'improves';
-  if (courses.includes('plateau') || plateaus > up) return 'stuck';
-  return up > 0 ? 'improves' : 'on their way';
+  // Only what is sure is said of somebody; a drill or two do not make a player better.
+  if (ratings.some((rating) => rating.course === 'up' && isSure(rating))) return 'improves';
+  const resting = ratings.filter(({ course }) => course === 'plateau');
+  if (resting.length > 0 && resting.every(({ rating }) => rating >= HIGH)) return 'holds a high level';
+  if (resting.length > 0 || (plateaus > up && !courses.includes('up'))) return 'stuck';
+  return 'on their way';
 }
 
 /** Where a rating surely goes; both arrows where a slump was won back. */
-export function arrowOf({ course, comeback }: Pick<SkillRating, 'course' | 'comeback'>): string {
-  if (course === 'down') return comeback ? '↘↗' : '↘';
-  return course === 'up' ? '↗' : course === 'plateau' ? '→' : '';
+export function arrowOf({
+  course,
+  slope,
+  comeback,
+}: Pick<SkillRating, 'course' | 'slope' | 'comeback'>): string {
+  if (course === 'down') return comeback ? '↘↗' : isSure({ course, slope }) ? '↘' : '';
+  if (course === 'up') return isSure({ course, slope }) ? '↗' : '';
+  return course === 'plateau' ? '→' : '';
 }
 
 /** "2 due, 1 of 3 done this week"; nothing for somebody without a programme. */

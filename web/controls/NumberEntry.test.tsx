@@ -28,6 +28,8 @@ describe('a number as it is typed', () => {
     expect(entryOf('-1', { min: 0 })).toEqual({ kind: 'refused', words: 'At least 0' });
     expect(entryOf('9', { max: 8 })).toEqual({ kind: 'refused', words: 'At most 8' });
     expect(entryOf('2540', { min: 0, max: 2540 })).toEqual({ kind: 'number', value: 2540 });
+    expect(entryOf('2.5', { whole: true })).toEqual({ kind: 'refused', words: 'A whole number' });
+    expect(entryOf('2,0', { whole: true })).toEqual({ kind: 'number', value: 2 });
   });
 });
 
@@ -89,5 +91,53 @@ describe('the field of a number', () => {
     type('28.6');
     fireEvent.blur(field);
     expect(entered).toEqual([]);
+  });
+});
+
+describe('a number that may be left out', () => {
+  const shown = (live = false) => {
+    const told: (number | null)[] = [];
+    render(
+      <MantineProvider>
+        <NumberEntry
+          label="Points"
+          whole
+          live={live}
+          value={7}
+          min={0}
+          max={20}
+          onEnter={(value) => told.push(value)}
+          onClear={() => told.push(null)}
+        />
+      </MantineProvider>,
+    );
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'Points' });
+    return { told, field, type: (text: string) => fireEvent.change(field, { target: { value: text } }) };
+  };
+
+  it('is empty once its entry is taken out', () => {
+    const { told, field, type } = shown();
+    type('');
+    expect(told).toEqual([]);
+    fireEvent.blur(field);
+    expect(told).toEqual([null]);
+  });
+
+  it('tells a form’s button what is typed at once, and that half of it is nothing', () => {
+    const { told, type } = shown(true);
+    type('1');
+    type('14');
+    type('141');
+    expect(told).toEqual([1, 14, null]);
+  });
+
+  it('goes up and down by the arrow keys, within its bounds', () => {
+    const { told, field, type } = shown();
+    fireEvent.keyDown(field, { key: 'ArrowUp' });
+    type('20');
+    fireEvent.keyDown(field, { key: 'ArrowUp' });
+    type('0');
+    fireEvent.keyDown(field, { key: 'ArrowDown' });
+    expect(told).toEqual([8, 20, 0]);
   });
 });

@@ -18,7 +18,7 @@ export function useKeys(
       if (now.paused || event.ctrlKey || event.metaKey) return;
       const isIn = (selector: string) =>
         event.target instanceof HTMLElement && event.target.closest(selector) !== null;
-      if (isIn(TYPED_IN)) return;
+      if (isIn(TYPED_IN) || isIn('[role="dialog"]')) return;
       // A focused button is pressed by the browser itself.
       const onButton = isIn('button, a');
       if (onButton && (event.key === ' ' || event.key === 'Enter')) return;

@@ -1,15 +1,17 @@
+import { useWords } from '../words/useWords.ts';
 import { Button, Group, Text } from '@mantine/core';
 import { CUE_BALL, layOutWhatCan } from '../../core/drill/layout.ts';
 import { sharePlace } from '../../core/drill/snapPlace.ts';
 import type { PlaceText } from '../../core/records/drill.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { NumberEntry } from '../controls/NumberEntry.tsx';
+import { UnitEntry } from '../controls/UnitEntry.tsx';
 import { BallButtons } from '../table/BallButtons.tsx';
 import { addBall, offeredNames, placeBall, removeBall, shown, type Part } from './edits.ts';
 import type { PanelProps } from './panel.ts';
 import { TargetList } from './TargetList.tsx';
 import { StationsForm } from './StationsForm.tsx';
 import { ThrowForm } from './ThrowForm.tsx';
+import { placeUnit } from '../words/lengths.ts';
 
 interface BallsPanelProps extends PanelProps {
   readonly part: Part;
@@ -23,11 +25,12 @@ function placeWords(at: PlaceText): string {
   if ('diamonds' in at) return 'at a diamond';
   if ('frozen' in at) return `frozen to the ${at.frozen} cushion`;
   if ('beside' in at) return `against the ${at.beside}`;
-  return 'share' in at ? 'in proportion to the table' : 'in metres';
+  return 'share' in at ? 'in proportion to the table' : 'at a measured place';
 }
 
 /** The balls of the drill: which is in hand, where it lies, more and fewer of them; targets and throws. */
 export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanelProps) {
+  const { term } = useWords();
   const preset = TABLE_PRESETS[drill.table];
   const view = shown(drill, part);
   const text = view.balls.find((ball) => ball.id === selected);
@@ -45,19 +48,19 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
           <Group mt={4} gap={8} align="end" wrap="nowrap">
             {(
               [
-                ['From the head, mm', 'x', preset.length],
-                ['From the right, mm', 'y', preset.width],
+                [`From the ${term('headEnd')}`, 'x', preset.length],
+                ['From the right', 'y', preset.width],
               ] as const
             ).map(([label, axis, size]) => (
-              <NumberEntry
+              <UnitEntry
                 key={`${axis} ${selected}`}
                 label={label}
+                in={placeUnit()}
                 size="xs"
-                digits={1}
                 min={0}
-                max={1000 * size}
-                value={1000 * placed[axis]}
-                onEnter={(value) => move({ ...placed, [axis]: value / 1000 })}
+                max={size}
+                value={placed[axis]}
+                onEnter={(value) => move({ ...placed, [axis]: value })}
               />
             ))}
             <Button
@@ -93,8 +96,8 @@ export function BallsPanel({ drill, edit, part, selected, onSelect }: BallsPanel
       <ThrowForm drill={drill} edit={edit} />
       <TargetList drill={drill} edit={edit} />
       <Text size="xs" c="dimmed" mt={10}>
-        Drag balls, or with the table in focus: arrows move the ball in hand (Shift a quarter diamond, Alt 1
-        mm), N takes the next, Ctrl Z undoes.
+        Drag balls, or with the table in focus: arrows move the ball in hand (Shift by more, Alt a hair), N
+        takes the next, Ctrl Z undoes.
       </Text>
     </>
   );

@@ -1,3 +1,4 @@
+import { LineKey } from '../table/LineKey.tsx';
 import { Alert, Button, Group, Tabs, Text, TextInput, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
@@ -175,6 +176,7 @@ export function Designer({ draftName, start: first, kept }: DesignerProps) {
           onEdit={edit}
           onKey={key}
         />
+        {current !== undefined && <LineKey cueBall objectBall window wanted />}
         <Group justify="space-between" mt={4} align="start" wrap="nowrap">
           <div role="status" aria-label="What is missing" style={{ flex: 1 }}>
             {missing.slice(0, SHOWN).map((words) => (

@@ -12,6 +12,7 @@ import { percent } from '../words/units.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
 import type { PanelProps } from './panel.ts';
+import { speedWords } from '../words/lengths.ts';
 
 interface PlanFromRouteProps extends Pick<PanelProps, 'edit'> {
   readonly drill: Drill;
@@ -75,7 +76,7 @@ export function PlanFromRoute({ drill, shot, edit }: PlanFromRouteProps) {
           <Group key={JSON.stringify(route.strike)} gap={6} mt={4} wrap="nowrap" justify="space-between">
             <Text size="xs">
               {capital(strokeWords(route.strike.tip, route.side, vocabulary))},{' '}
-              {cushionWords(route.cushions.length, vocabulary)}, {route.strike.speed.toFixed(1)} m/s:{' '}
+              {cushionWords(route.cushions.length, vocabulary)}, {speedWords(route.strike.speed)}:{' '}
               {percent(route.assessment.chance)}
             </Text>
             <Button size="compact-xs" onClick={() => edit({ ...drill, plan: planOf(route) })}>

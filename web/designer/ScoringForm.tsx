@@ -1,4 +1,5 @@
-import { Group, NumberInput } from '@mantine/core';
+import { Group } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { firstScoring } from '../../core/drill/draft.ts';
 import { methodsOf } from '../../core/drill/methodsOf.ts';
 import type { Drill } from '../../core/records/drill.ts';
@@ -46,14 +47,15 @@ export function ScoringForm({ drill, onChange }: ScoringFormProps) {
     if (scoringSchema.isValidSync(next)) onChange(scoringSchema.validateSync(next));
   };
   const number = (key: string, value: number, change: (value: number) => void) => (
-    <NumberInput
+    <NumberEntry
+      whole
       key={key}
       label={nameOf(key)}
       size="xs"
       w={130}
       min={0}
       value={value}
-      onChange={(next) => typeof next === 'number' && change(next)}
+      onEnter={change}
     />
   );
   return (

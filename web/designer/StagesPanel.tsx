@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Stack, Text, TextInput } from '@mantine/core';
+import { Button, Group, Stack, Text, TextInput } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { nextStage } from '../../core/drill/draft.ts';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
@@ -89,20 +90,19 @@ interface MarksProps {
 
 /** What the coach expects of a round, by the player's level; empty where nothing is expected. */
 function Marks({ marks, onChange }: MarksProps) {
+  const othersOf = (level: string) => marks.filter((mark) => mark.level !== level);
   return (
     <Group gap={4} align="end" mb={6} wrap="nowrap" role="group" aria-label="Marks of the coach">
       {LEVEL_NAMES.map((level) => (
-        <NumberInput
+        <NumberEntry
           key={level}
           label={level}
           size="xs"
-          hideControls
+          digits={2}
           min={0}
-          value={marks.find((mark) => mark.level === level)?.score ?? ''}
-          onChange={(score) => {
-            const others = marks.filter((mark) => mark.level !== level);
-            onChange(typeof score === 'number' ? [...others, { level, score }] : others);
-          }}
+          value={marks.find((mark) => mark.level === level)?.score ?? null}
+          onEnter={(score) => onChange([...othersOf(level), { level, score }])}
+          onClear={() => onChange(othersOf(level))}
         />
       ))}
     </Group>
@@ -123,24 +123,25 @@ function Bands({ bands, onChange }: BandsProps) {
     <div role="group" aria-label="Bands" style={{ margin: '6px 0' }}>
       {bands.map((band, k) => (
         <Group key={k} gap={8} mt={2}>
-          <NumberInput
+          <NumberEntry
             aria-label={`Band ${k + 1}, chance in percent`}
             size="xs"
             w={90}
             min={0}
             max={100}
-            suffix=" %"
-            value={Math.round(100 * band.chance)}
-            onChange={(value) => typeof value === 'number' && put(k, { chance: value / 100 })}
+            unit="%"
+            value={100 * band.chance}
+            onEnter={(value) => put(k, { chance: value / 100 })}
           />
-          <NumberInput
+          <NumberEntry
+            whole
             aria-label={`Band ${k + 1}, points`}
             size="xs"
             w={70}
             min={1}
             max={100}
             value={band.points}
-            onChange={(value) => typeof value === 'number' && put(k, { points: value })}
+            onEnter={(points) => put(k, { points })}
           />
           <Text size="xs">points</Text>
           <Button

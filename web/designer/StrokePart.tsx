@@ -21,7 +21,9 @@ export function StrokePart({ drill, edit, onPlay, ready, shot }: StrokePartProps
   if (task.kind !== 'position') {
     return (
       <Text size="sm" c="dimmed" mt={10}>
-        Only a drill of one pot and its position has a planned stroke.
+        {task.kind === 'land'
+          ? 'Where targets are drawn, a stroke to them is found on the drill’s page.'
+          : 'Only a drill of one pot and its position has a planned stroke.'}
       </Text>
     );
   }

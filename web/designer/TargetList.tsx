@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Text, Title } from '@mantine/core';
+import { Button, Group, Text, Title } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { objectBalls } from '../../core/drill/round.ts';
 import type { Drill, Target } from '../../core/records/drill.ts';
 import type { PanelProps } from './panel.ts';
@@ -47,7 +48,8 @@ export function TargetList({ drill, edit }: PanelProps) {
             {WORDS[target.kind]}
           </Text>
           {pointsOf(target).map((points, k) => (
-            <NumberInput
+            <NumberEntry
+              whole
               key={k}
               aria-label={`Points of target ${i + 1}${k === 0 ? '' : `, ring ${k + 1}`}`}
               size="xs"
@@ -55,8 +57,7 @@ export function TargetList({ drill, edit }: PanelProps) {
               min={1}
               max={100}
               value={points}
-              onChange={(value) =>
-                typeof value === 'number' &&
+              onEnter={(value) =>
                 put(
                   targets.map((each, other) => (other === i ? withPoints(each, k, value) : each)),
                   `points ${i} ${k}`,
@@ -104,16 +105,15 @@ interface ThicknessProps {
 /** Which ball, and which share of it the cue ball is to cover. */
 function Thickness({ target, drill, onChange }: ThicknessProps) {
   const percent = (key: 'from' | 'to', label: string) => (
-    <NumberInput
+    <NumberEntry
       label={label}
       size="xs"
       w={70}
-      hideControls
       min={0}
       max={100}
-      suffix=" %"
-      value={Math.round(100 * target[key])}
-      onChange={(value) => typeof value === 'number' && onChange({ ...target, [key]: value / 100 })}
+      unit="%"
+      value={100 * target[key]}
+      onEnter={(value) => onChange({ ...target, [key]: value / 100 })}
     />
   );
   return (

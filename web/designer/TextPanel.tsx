@@ -1,4 +1,5 @@
-import { MultiSelect, NumberInput, Select, Stack, Textarea } from '@mantine/core';
+import { MultiSelect, Select, Stack, Textarea } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { CAUTIONS, SCHOOLS, SKILLS } from '../../core/records/drill.ts';
 import { PRESET_IDS } from '../../core/table/preset.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
@@ -54,13 +55,14 @@ export function TextPanel({ drill, edit }: PanelProps) {
         value={[...drill.alsoOn]}
         onChange={(chosen) => edit({ ...drill, alsoOn: PRESET_IDS.filter((id) => chosen.includes(id)) })}
       />
-      <NumberInput
+      <NumberEntry
+        whole
         label="Minutes"
         size="xs"
         min={1}
         max={120}
         value={drill.minutes}
-        onChange={(value) => typeof value === 'number' && edit({ ...drill, minutes: value }, 'minutes')}
+        onEnter={(minutes) => edit({ ...drill, minutes }, 'minutes')}
       />
       <MultiSelect
         label="Two schools on"

@@ -1,4 +1,5 @@
-import { NumberInput, Group, Select } from '@mantine/core';
+import { Group, Select } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import type { PanelProps } from './panel.ts';
 import { freeNames, racksFor, withRack } from './edits.ts';
 
@@ -16,17 +17,19 @@ export function ThrowForm({ drill, edit }: PanelProps) {
   };
   return (
     <Group gap={8} mt={10} align="end">
-      <NumberInput
+      <NumberEntry
+        whole
         label="Thrown at random"
         size="xs"
         w={120}
         min={0}
         max={15}
         value={thrown?.balls.length ?? 0}
-        onChange={(value) => typeof value === 'number' && setThrown(value)}
+        onEnter={setThrown}
       />
       {thrown !== null && (
-        <NumberInput
+        <NumberEntry
+          digits={1}
           label="Apart, ball widths"
           size="xs"
           w={120}
@@ -34,9 +37,7 @@ export function ThrowForm({ drill, edit }: PanelProps) {
           max={6}
           step={0.5}
           value={thrown.apart}
-          onChange={(value) =>
-            typeof value === 'number' && edit({ ...drill, thrown: { ...thrown, apart: value } }, 'apart')
-          }
+          onEnter={(apart) => edit({ ...drill, thrown: { ...thrown, apart } }, 'apart')}
         />
       )}
       <Select

@@ -1,3 +1,4 @@
+import { familyWords } from '../words/said.ts';
 import { Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
@@ -22,7 +23,7 @@ import { tablesQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { LineKey } from '../table/LineKey.tsx';
 import { labAddress } from '../planner/positionSetting.ts';
-import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
+import { placeInDiamonds, placeByTape } from '../words/places.ts';
 import { percent } from '../words/units.ts';
 import { tipWords } from '../words/tipWords.ts';
 import { useWords } from '../words/useWords.ts';
@@ -34,9 +35,11 @@ import { RevisionList } from './RevisionList.tsx';
 import { RulesCard } from './RulesCard.tsx';
 import { useClearancePlan } from './useClearancePlan.tsx';
 import { useKickLines } from './useKickLines.tsx';
+import { useLandingPlan } from './useLandingPlan.tsx';
 import { useSafetyAnswers } from './useSafetyAnswers.tsx';
 import { usePlayback } from '../table/usePlayback.ts';
 import { useSetting } from '../controls/useSetting.ts';
+import { numberIn, speedUnit, speedWords } from '../words/lengths.ts';
 
 /** A drill: how to set it, what to do, what it is worth, how others do. */
 export function DrillPage() {
@@ -64,11 +67,12 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
   const route = planned?.routes[wanted - 1] === undefined ? 0 : wanted;
   const position = planned && onRoute(planned, route);
   const plan = useQuery(planQuery(position, choice.on));
-  const { term } = useWords();
+  const { term, vocabulary } = useWords();
   const playback = usePlayback(plan.data);
   const clearance = useClearancePlan(staged, stage, built);
   const kick = useKickLines(staged, built);
   const safety = useSafetyAnswers(staged, built);
+  const landing = useLandingPlan(staged, choice.on);
   return (
     <div
       style={{
@@ -83,7 +87,8 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             <Title order={1}>{drill.title}</Title>
             <Text c="dimmed">
               {TABLE_PRESETS[drill.table].name},{' '}
-              {drill.technique === null ? drill.family : term(drill.technique)}, about {drill.minutes} minutes
+              {drill.technique === null ? familyWords(drill.family, vocabulary) : term(drill.technique)},
+              about {drill.minutes} minutes
               {entry.own ? `, the club’s own, revision ${entry.revision}` : ''}
               {entry.archived ? ', put away' : ''}
             </Text>
@@ -138,7 +143,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
             />
           </Group>
         </Group>
-        {clearance?.drawing ?? kick?.drawing ?? safety?.drawing ?? (
+        {clearance?.drawing ?? kick?.drawing ?? safety?.drawing ?? landing?.drawing ?? (
           <DrillDrawing
             drill={staged}
             stage={stage}
@@ -152,8 +157,9 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
           <Group justify="space-between" mt="xs" align="start">
             <LineKey
               cueBall="cue ball, planned"
-              objectBall="object ball"
+              objectBall
               window={`on the ${position.task.next.ball}: chance of the pot`}
+              wanted
             />
           </Group>
         )}
@@ -187,6 +193,7 @@ function DrillSheet({ entry, tables }: DrillSheetProps) {
         )}
         {clearance?.card}
         {kick?.card}
+        {landing?.card}
         {safety?.card}
         <BenchmarkPanel entry={entry} stage={stage} table={choice} />
         {game !== undefined && <RulesCard game={game} />}
@@ -226,7 +233,7 @@ function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset:
                 <Table.Td>
                   <b>{ball.id === CUE_BALL ? 'cue ball' : ball.id}</b>
                 </Table.Td>
-                <Table.Td>{placeInMillimetres(place, vocabulary)}</Table.Td>
+                <Table.Td>{placeByTape(place, vocabulary)}</Table.Td>
                 {preset.sights && <Table.Td>{placeInDiamonds(place)}</Table.Td>}
               </Table.Tr>
             );
@@ -237,10 +244,18 @@ function SetUpTable({ drill, preset }: { readonly drill: Drill; readonly preset:
   );
 }
 
+/** The pace on this table, and what it would be on the one that the drill was made for. */
+function paceWords({ plan: written }: PositionDrill, { shot }: PlannedShot): string {
+  const { speed } = shot.strike;
+  return speed === written.speed
+    ? speedWords(speed, 2)
+    : `${speedWords(speed, 2)} on this cloth (${numberIn(speedUnit(2), written.speed)} on its own)`;
+}
+
 function Stroke({ drill, plan }: { readonly drill: PositionDrill; readonly plan: PlannedShot }) {
   const { angle } = reviewLanding(plan, plan.landing);
   const facts = [
-    ['Pace', `${drill.plan.speed} m/s`],
+    ['Pace', paceWords(drill, plan)],
     ['Tip', tipWords(drill.plan.tip)],
     [
       `Angle left on the ${drill.task.next.ball}`,

@@ -7,24 +7,24 @@ import { schoolCard } from './schools.ts';
 
 /** What is asked, under which rules, and how it counts. */
 export function DrillRules({ drill, stage }: { readonly drill: Drill; readonly stage: number }) {
-  const { vocabulary } = useWords();
+  const { vocabulary, say } = useWords();
   const marks = marksInWords(drill.stages[stage - 1]?.marks ?? []);
   return (
     <section className="card">
       <Title order={2} size="h4">
         The task
       </Title>
-      <Text mt={4}>{drill.purpose}</Text>
+      <Text mt={4}>{say(drill.purpose)}</Text>
       <Text mt={4} fw={700}>
         {taskInWords(drill, vocabulary)}
       </Text>
       <List mt="xs" size="sm" spacing={4}>
         {[...rulesInWords(drill), ...drill.advice].map((line) => (
-          <List.Item key={line}>{line}</List.Item>
+          <List.Item key={line}>{say(line)}</List.Item>
         ))}
       </List>
       <Text size="sm" mt="xs">
-        {scoringInWords(drill)}
+        {say(scoringInWords(drill))}
       </Text>
       {marks !== undefined && <Text size="sm">{marks}</Text>}
       {drill.cautions.map((caution) => (
@@ -38,15 +38,16 @@ export function DrillRules({ drill, stage }: { readonly drill: Drill; readonly s
 
 /** Where practitioners disagree: both sides in a line each. */
 export function SchoolCards({ schools }: { readonly schools: readonly School[] }) {
+  const { say } = useWords();
   return schools.map((school) => {
     const { question, one, other } = schoolCard(school);
     return (
       <section key={school} className="card" aria-label={question}>
         <Text size="sm" c="dimmed">
-          Two schools: {question}
+          Two schools: {say(question)}
         </Text>
-        <Text size="sm">{one}</Text>
-        <Text size="sm">{other}</Text>
+        <Text size="sm">{say(one)}</Text>
+        <Text size="sm">{say(other)}</Text>
       </section>
     );
   });

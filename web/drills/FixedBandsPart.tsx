@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { LEVEL_NAMES } from '../../core/player/levels.ts';
@@ -71,13 +72,14 @@ function BandsForm({ fixed, subject, onDone }: FixedBandsPartProps & { readonly 
       {LEVEL_NAMES.map((level, i) => (
         <Group key={level} justify="space-between" mt={4}>
           <label htmlFor={`band-${i}`}>{level}</label>
-          <NumberInput
+          <NumberEntry
             id={`band-${i}`}
             w={110}
-            value={from[i] ?? ''}
-            onChange={(value) =>
-              setFrom(from.map((each, k) => (k === i ? (typeof value === 'number' ? value : null) : each)))
-            }
+            digits={2}
+            live
+            value={from[i] ?? null}
+            onEnter={(value) => setFrom(from.map((each, k) => (k === i ? value : each)))}
+            onClear={() => setFrom(from.map((each, k) => (k === i ? null : each)))}
           />
         </Group>
       ))}

@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Text, Title } from '@mantine/core';
 import { foulCost, type FoulCost, type Game } from '../../core/rules/foulCost.ts';
 import { capital } from '../words/vocabulary.ts';
@@ -60,6 +61,7 @@ const DEAR = { on: 'red', firstHit: 'red', potted: ['black'] };
 
 /** The rules of the drill's game in a few lines. */
 export function RulesCard({ game }: { readonly game: Game }) {
+  const { say } = useWords();
   const { fouls, after, suits, both, deliberate } = RULES[game];
   const dear = foulCost(game, DEAR);
   return (
@@ -68,7 +70,7 @@ export function RulesCard({ game }: { readonly game: Game }) {
         {capital(game)}: fouls
       </Title>
       <Text size="sm" mt={4}>
-        {fouls}
+        {say(fouls)}
       </Text>
       <Text size="sm" mt={4} fw={700}>
         {capital(costInWords(foulCost(game)))}
@@ -78,7 +80,7 @@ export function RulesCard({ game }: { readonly game: Game }) {
         (line) =>
           line !== undefined && (
             <Text key={line} size="sm" mt={4}>
-              {line}
+              {say(line)}
             </Text>
           ),
       )}

@@ -1,3 +1,4 @@
+import { LineKey } from '../table/LineKey.tsx';
 import { Anchor, Button, Group, Switch, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -20,7 +21,7 @@ import { planQuery, toleranceQuery } from '../planner/solved.ts';
 import { tablesQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { rulesInWords, scoringInWords, taskInWords } from '../words/drillWords.ts';
-import { placeInDiamonds, placeInMillimetres } from '../words/places.ts';
+import { placeInDiamonds, placeByTape } from '../words/places.ts';
 import { useWords } from '../words/useWords.ts';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { ScoreBoxes } from './ScoreBoxes.tsx';
@@ -28,6 +29,7 @@ import { useSetting } from '../controls/useSetting.ts';
 import { StationList } from './StationList.tsx';
 import { useSheetSafety } from './useSheetSafety.tsx';
 import { useSheetLine } from './useSheetLine.tsx';
+import { tapeLength } from '../words/lengths.ts';
 
 /** A drill to set up by: on paper, on a tablet at the table, or large on a television. */
 export function SheetPage() {
@@ -46,7 +48,7 @@ interface SheetProps {
 
 function Sheet({ document, tables }: SheetProps) {
   const { stage, table: chosen, choice, params, set } = useSetting(document, tables);
-  const { vocabulary } = useWords();
+  const { vocabulary, say } = useWords();
   const [share, setShare] = useState(0);
   const { on } = choice;
   const table = tableOfCard(on.card, on.conditions);
@@ -97,13 +99,21 @@ function Sheet({ document, tables }: SheetProps) {
         <DrillDrawing drill={drill} stage={stage} table={table} plan={plan.data} seed={seed}>
           {line?.marks}
         </DrillDrawing>
+        {plan.data !== undefined && position !== undefined && (
+          <LineKey
+            cueBall="cue ball, planned"
+            objectBall
+            window={`on the ${position.task.next.ball}: chance of the pot`}
+            wanted
+          />
+        )}
         <Text fw={700} mt="sm">
           {taskInWords(drill, vocabulary)}
         </Text>
         {[...rulesInWords(drill), ...document.advice].map((line) => (
-          <Text key={line}>{line}</Text>
+          <Text key={line}>{say(line)}</Text>
         ))}
-        <Text mt={4}>{scoringInWords(drill)}</Text>
+        <Text mt={4}>{say(scoringInWords(drill))}</Text>
         <ScoreBoxes drill={drill} stage={stage} entry={position} choice={choice} />
       </div>
       <section aria-labelledby="places-title">
@@ -123,7 +133,7 @@ function Sheet({ document, tables }: SheetProps) {
               <li key={ball.id}>
                 <b>{ball.id === CUE_BALL ? 'cue ball' : ball.id}</b>
                 <span>
-                  {placeInMillimetres(place, vocabulary)}
+                  {placeByTape(place, vocabulary)}
                   {table.preset.sights && (
                     <Text span inherit c="dimmed">
                       {' '}
@@ -133,7 +143,7 @@ function Sheet({ document, tables }: SheetProps) {
                 </span>
                 <span>
                   {within !== undefined &&
-                    `± ${Math.floor(1000 * within.within)} mm${within.atLeast ? ' or more' : ''}`}
+                    `± ${tapeLength(Math.floor(1_000 * within.within) / 1_000)}${within.atLeast ? ' or more' : ''}`}
                 </span>
               </li>
             );

@@ -9,7 +9,7 @@ import type { Table } from '../../core/table/table.ts';
 import { useViewer } from '../api/viewer.ts';
 import { isPlanKept } from '../planner/order/isKept.ts';
 import { aimWords, lineWords, strokeWords } from '../words/kickWords.ts';
-import { placeInMillimetres } from '../words/places.ts';
+import { placeByTape } from '../words/places.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
 import { KICK_LEVEL, kickAskedOf } from '../planner/kick/kickAsked.ts';
@@ -64,7 +64,7 @@ export function StationList({ drill, table }: { readonly drill: Drill; readonly 
             <li key={number}>
               <b>{number}</b>
               <span>
-                {cue !== undefined && placeInMillimetres(measurePlace(table.preset, cue), vocabulary)}
+                {cue !== undefined && placeByTape(measurePlace(table.preset, cue), vocabulary)}
                 {lines.data !== undefined && (
                   <Text size="sm" c="dimmed">
                     {wordsOf(lines.data[number - 1])}

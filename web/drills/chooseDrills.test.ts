@@ -42,6 +42,28 @@ describe('choosing a drill', () => {
     expect(slugs({ words: 'no-such-word' })).toEqual([]);
   });
 
+  it.each([
+    ['clearance', 'far-shores'],
+    ['run-out', 'far-shores'],
+    ['long pot', 'long-pier'],
+    ['escapes', 'one-bounce'],
+    ['snooker', 'two-bounces'],
+    ['masse', 'over-the-bar'],
+    ['combination', 'plant-and-stay'],
+    ['bank', 'soft-and-firm'],
+    ['break-off', 'safe-opening'],
+    ['lives', 'moored'],
+    ['9-ft', 'harbour-turn'],
+  ])('finds by the word that practitioners use: %s', (words, slug) => {
+    expect(slugs({ words })).toContain(slug);
+    expect(slugs({ words }).length).toBeLessThan(entries.length - 1);
+  });
+
+  it('takes a word from its beginning: “ail” is not in “rail”', () => {
+    expect(slugs({ words: 'rail' }).length).toBeGreaterThan(0);
+    expect(slugs({ words: 'ail' })).toEqual([]);
+  });
+
   it('takes every wish at once, and other kinds of table on which a drill makes sense', () => {
     expect(slugs({ family: 'kick', table: 'snooker-10ft' }).sort()).toEqual(['replay', 'two-bounces']);
     for (const { document } of chooseDrills(entries, { ...ANY, skill: 'break', minutes: 20 })) {

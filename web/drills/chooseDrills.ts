@@ -3,6 +3,7 @@ import { tablesOf } from '../../core/drill/stage.ts';
 import type { PracticeNeed } from '../../core/drill/practiceNeed.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import type { Family, Skill } from '../../core/records/drill.ts';
+import { isFoundBy } from './searchDrills.ts';
 import type { PresetId } from '../../core/table/preset.ts';
 
 /** What is wanted of a drill; undefined for whatever there is. */
@@ -38,8 +39,7 @@ function hasMark(entry: ListedDrill, mark: Mark, need: PracticeNeed | undefined)
 }
 
 /**
- * The drills that are like the choice, by title. Each word must stand somewhere in the drill's text; what is put away
- * is shown only when it is asked for.
+ * The drills that are like the choice, by title. Each word must be one of the drill's; what is put away is shown only when it is asked for.
  * @param needs what the rounds of the player say whom they are chosen for; empty without one
  */
 export function chooseDrills(
@@ -47,23 +47,16 @@ export function chooseDrills(
   choice: DrillChoice,
   needs: ReadonlyMap<string, PracticeNeed> = new Map(),
 ): readonly ListedDrill[] {
-  const words = choice.words
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
   return entries
     .filter((entry) => {
       const { document } = entry;
-      const text = [document.title, document.purpose, document.family, ...document.skills, ...document.advice]
-        .join(' ')
-        .toLowerCase();
       return (
         (choice.family === undefined || document.family === choice.family) &&
         (choice.skill === undefined || document.skills.includes(choice.skill)) &&
         (choice.table === undefined || tablesOf(document).includes(choice.table)) &&
         (choice.minutes === undefined || document.minutes <= choice.minutes) &&
         (choice.balls === undefined || objectBalls(document).length <= choice.balls) &&
-        words.every((word) => text.includes(word)) &&
+        isFoundBy(document, choice.words) &&
         entry.archived === choice.only.includes('put away') &&
         choice.only.every((mark) => hasMark(entry, mark, needs.get(document.slug)))
       );

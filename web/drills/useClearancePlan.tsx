@@ -16,6 +16,7 @@ import { PlanCard } from '../planner/order/PlanCard.tsx';
 import { useOrderPlan } from '../planner/order/useOrderPlan.ts';
 import { usePlayedStep } from '../planner/order/usePlayedStep.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
+import { LineKey } from '../table/LineKey.tsx';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;
@@ -82,13 +83,23 @@ export function useClearancePlan(drill: Drill, stage: number, table: Table): Sho
   }
   const cue = steps[0]?.shot.balls.find(({ id }) => id === CUE_BALL);
   const drawing = steps.length > 0 && (
-    <OrderTable
-      table={table}
-      balls={question.cue === undefined && cue !== undefined ? [cue, ...balls] : balls}
-      steps={steps}
-      step={step}
-      positions={positions}
-    />
+    <>
+      <OrderTable
+        table={table}
+        balls={question.cue === undefined && cue !== undefined ? [cue, ...balls] : balls}
+        steps={steps}
+        step={step}
+        positions={positions}
+      />
+      <LineKey
+        cueBall
+        objectBall
+        window="chance to clear from there"
+        landings="cue ball stops, in order"
+        here="the shot shown"
+        pocket
+      />
+    </>
   );
   const lab = `/lab/order?${new URLSearchParams({
     order: 'drill',

@@ -12,6 +12,7 @@ import { LineFacts } from '../planner/kick/LineFacts.tsx';
 import { isPlanKept } from '../planner/order/isKept.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
 import { KICK_LEVEL, kickAskedOf } from '../planner/kick/kickAsked.ts';
+import { LineKey } from '../table/LineKey.tsx';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;
@@ -67,6 +68,11 @@ export function useKickLines(
     />
   );
   const drawing =
-    best === undefined ? undefined : <KickTable shot={shot} lines={[best]} chosen={0} target={target} />;
+    best === undefined ? undefined : (
+      <>
+        <KickTable shot={shot} lines={[best]} chosen={0} target={target} />
+        <LineKey cueBall objectBall aim="where the cue points" />
+      </>
+    );
   return { drawing, card };
 }

@@ -15,6 +15,7 @@ import { StrokeCaution } from '../planner/StrokeCaution.tsx';
 import { useOneRun } from '../planner/useOneRun.ts';
 import { shotToLink, shotWith } from '../table/labShot.ts';
 import { rankingOf } from '../workers/tactics.ts';
+import { LineKey } from '../table/LineKey.tsx';
 
 /** The throw that is shown of a drill whose balls are thrown. */
 const SEED = 1;
@@ -75,7 +76,10 @@ export function useSafetyAnswers(
   );
   const drawing =
     answer === undefined ? undefined : (
-      <AnswerTable shot={shot} situation={situation} answer={answer} positions={undefined} />
+      <>
+        <AnswerTable shot={shot} situation={situation} answer={answer} positions={undefined} />
+        <LineKey cueBall objectBall ghost aim="the best pot that is left" />
+      </>
     );
   return { drawing, card };
 }

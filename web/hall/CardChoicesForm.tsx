@@ -1,4 +1,6 @@
-import { Group, NumberInput, Text, Title } from '@mantine/core';
+import { sideWord } from '../words/kickWords.ts';
+import { Group, Text, Title } from '@mantine/core';
+import { UnitEntry } from '../controls/UnitEntry.tsx';
 import type { TableCard } from '../../core/table/card.ts';
 import {
   ballSetsOf,
@@ -11,6 +13,7 @@ import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
 import { ChoiceControl } from '../controls/ChoiceControl.tsx';
+import { longUnit } from '../words/lengths.ts';
 
 interface CardChoicesFormProps {
   readonly card: TableCard;
@@ -20,7 +23,7 @@ interface CardChoicesFormProps {
 
 /** What can be said of a table without measuring. */
 export function CardChoicesForm({ card, readOnly, onChange }: CardChoicesFormProps) {
-  const { term } = useWords();
+  const { term, vocabulary } = useWords();
   const row = <T extends string>(
     title: string,
     value: T,
@@ -55,26 +58,23 @@ export function CardChoicesForm({ card, readOnly, onChange }: CardChoicesFormPro
           Room for the cue
         </Text>
         <Text size="xs" c="dimmed" mb={4}>
-          Metres from the {term('cushion')} to a wall or pillar; empty where there is room for any cue.
+          From the {term('cushion')} to a wall or pillar, {longUnit().unit}; empty where there is room for any
+          cue.
         </Text>
         <Group gap={8} grow wrap="nowrap">
           {(['head', 'foot', 'right', 'left'] as const).map((side) => (
-            <NumberInput
+            <UnitEntry
               key={side}
               size="xs"
-              label={side}
-              aria-label={`Room behind the ${side} ${term('cushion')}, metres`}
+              label={sideWord(side, vocabulary)}
+              in={longUnit(2)}
+              aria-label={`Room behind the ${sideWord(side, vocabulary)} ${term('cushion')}, ${longUnit().unit}`}
               readOnly={readOnly}
-              value={card.room[side] ?? ''}
-              decimalScale={2}
+              value={card.room[side] ?? null}
               step={0.1}
               min={0}
-              onChange={(value) =>
-                onChange({
-                  ...card,
-                  room: { ...card.room, [side]: typeof value === 'number' ? value : null },
-                })
-              }
+              onEnter={(metres) => onChange({ ...card, room: { ...card.room, [side]: metres } })}
+              onClear={() => onChange({ ...card, room: { ...card.room, [side]: null } })}
             />
           ))}
         </Group>

@@ -1,10 +1,11 @@
-import { Button, Group, NumberInput, Table, Text, TextInput, Title } from '@mantine/core';
+import { Button, Group, Table, Text, TextInput, Title } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { useState } from 'react';
 import { cardValues, type CardValue, type TableCard } from '../../core/table/card.ts';
 import type { Conditions } from '../../core/table/cardChoices.ts';
 import { PRESET_SOURCES } from '../../core/table/cardSources.ts';
 import { CARD_VALUES, type CardValueName } from '../../core/table/cardValues.ts';
-import { valueInWords, VALUE_WORDS } from './cardWords.ts';
+import { valueInWords, valueWords } from './cardWords.ts';
 
 interface CardNumbersProps {
   readonly card: TableCard;
@@ -74,7 +75,7 @@ interface NumberRowProps {
 }
 
 function NumberRow({ value, card, readOnly, editing, onEdit, onMeasured }: NumberRowProps) {
-  const { title } = VALUE_WORDS[value.name];
+  const { title } = valueWords(value.name);
   const measured = card.measured.find((each) => each.name === value.name);
   return (
     <Table.Tr>
@@ -154,14 +155,14 @@ interface MeasuredFormProps {
 }
 
 function MeasuredForm({ value, measured, onDone, onCancel }: MeasuredFormProps) {
-  const words = VALUE_WORDS[value.name];
+  const words = valueWords(value.name);
   const { least, most } = CARD_VALUES[value.name];
-  const [typed, setTyped] = useState<number | string>(
+  const [typed, setTyped] = useState<number | null>(
     Number(((measured?.value ?? value.value) * words.scale).toFixed(words.digits)),
   );
   const [source, setSource] = useState(measured?.source ?? '');
   const [tried, setTried] = useState(false);
-  const si = typeof typed === 'number' ? Number((typed / words.scale).toPrecision(8)) : NaN;
+  const si = typed !== null ? Number((typed / words.scale).toPrecision(8)) : NaN;
   const valueError =
     si >= least && si <= most
       ? undefined
@@ -178,16 +179,18 @@ function MeasuredForm({ value, measured, onDone, onCancel }: MeasuredFormProps) 
       }}
     >
       <Group gap={8} align="start">
-        <NumberInput
+        <NumberEntry
           size="xs"
           w={130}
           data-autofocus
           aria-label={`${words.title}${words.unit === '' ? '' : `, ${words.unit}`}`}
-          suffix={words.unit === '' ? '' : ` ${words.unit}`}
-          decimalScale={words.digits + 1}
+          unit={words.unit}
+          digits={words.digits + 1}
+          live
           value={typed}
           error={tried ? valueError : undefined}
-          onChange={setTyped}
+          onEnter={setTyped}
+          onClear={() => setTyped(null)}
         />
         <TextInput
           size="xs"

@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Select, SimpleGrid, Text, TextInput } from '@mantine/core';
+import { Button, Group, Select, SimpleGrid, Text, TextInput } from '@mantine/core';
+import { UnitEntry } from '../controls/UnitEntry.tsx';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { endMassFromTest } from '../../core/motion/endMass.ts';
@@ -7,6 +8,7 @@ import type { Player } from '../../core/records/player.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { checkedBy, errorsOf } from '../controls/yupForm.ts';
 import { squirtWords } from '../words/cueWords.ts';
+import { longUnit, placeUnit, weightUnit, type Unit } from '../words/lengths.ts';
 
 const BLANK: CueDocument = {
   name: '',
@@ -20,6 +22,10 @@ const BLANK: CueDocument = {
 };
 const GRAMS = 1000;
 const MILLIMETRES = 1000;
+const kilograms = (grams: number | null) => (grams === null ? null : grams / GRAMS);
+const tenths = (value: number) => Math.round(10 * value) / 10;
+/** A tip's place is told in radii of the ball. */
+const RADII: Unit = { unit: 'radii', scale: 1, digits: 2 };
 /** The ball with which the test is played, kg. */
 const BALL = TABLE_PRESETS['pool-9ft'].ballMass;
 
@@ -30,8 +36,6 @@ interface CueFormProps {
   readonly onStore: (id: string, document: CueDocument, archived: boolean) => Promise<void>;
   readonly onClose: () => void;
 }
-
-const numberOr = (value: string | number) => (typeof value === 'number' ? value : null);
 
 /** What is known of a cue; how much it squirts may come from a shot with side. */
 export function CueForm({ cue, owners, onStore, onClose }: CueFormProps) {
@@ -66,33 +70,37 @@ export function CueForm({ cue, owners, onStore, onClose }: CueFormProps) {
           data={owners.map(({ id: value, name }) => ({ value, label: name }))}
           {...form.getInputProps('ownerId')}
         />
-        <NumberInput
-          label="Weight, g"
-          allowDecimal={false}
-          value={values.weight ?? ''}
+        <UnitEntry
+          label="Weight"
+          in={weightUnit(0)}
+          live
+          value={kilograms(values.weight)}
           error={form.errors['weight']}
-          onChange={(value) => form.setFieldValue('weight', numberOr(value))}
+          onEnter={(weight) => form.setFieldValue('weight', Math.round(GRAMS * weight))}
+          onClear={() => form.setFieldValue('weight', null)}
         />
-        <NumberInput
-          label="Length, mm"
-          allowDecimal={false}
-          value={values.length ?? ''}
+        <UnitEntry
+          label="Length"
+          in={{ ...placeUnit(), digits: 0 }}
+          live
+          value={values.length === null ? null : values.length / MILLIMETRES}
           error={form.errors['length']}
-          onChange={(value) => form.setFieldValue('length', numberOr(value))}
+          onEnter={(length) => form.setFieldValue('length', Math.round(MILLIMETRES * length))}
+          onClear={() => form.setFieldValue('length', null)}
         />
         <TextInput label="Tip" maxLength={40} {...form.getInputProps('tip')} />
         <TextInput label="Shaft" maxLength={40} {...form.getInputProps('shaft')} />
-        <NumberInput
-          label="Mass of its end, g"
+        <UnitEntry
+          label="Mass of its end"
+          in={weightUnit()}
           description="What makes it squirt; empty where nobody knows"
-          max={MOST_END_MASS}
-          decimalScale={1}
-          value={values.endMass ?? ''}
+          min={0}
+          max={MOST_END_MASS / GRAMS}
+          live
+          value={kilograms(values.endMass)}
           error={form.errors['endMass'] ?? form.errors['squirtBy']}
-          onChange={(value) => {
-            const endMass = numberOr(value);
-            form.setValues({ endMass, squirtBy: endMass === null ? null : 'measured' });
-          }}
+          onEnter={(endMass) => form.setValues({ endMass: tenths(GRAMS * endMass), squirtBy: 'measured' })}
+          onClear={() => form.setValues({ endMass: null, squirtBy: null })}
         />
       </SimpleGrid>
       <SquirtTest onTold={(endMass) => form.setValues({ endMass, squirtBy: 'test' })} />
@@ -118,22 +126,24 @@ export function CueForm({ cue, owners, onStore, onClose }: CueFormProps) {
 function SquirtTest({ onTold }: { readonly onTold: (endMass: number) => void }) {
   const [test, setTest] = useState({ side: 0.4, away: 2, off: 0 });
   const [refused, setRefused] = useState(false);
-  const field = (name: keyof typeof test, label: string, step: number) => (
-    <NumberInput
+  const field = (name: keyof typeof test, label: string, unit: Unit, step: number) => (
+    <UnitEntry
       label={label}
+      in={unit}
       size="xs"
       w={170}
       step={step}
+      live
       value={test[name]}
-      onChange={(value) => typeof value === 'number' && setTest({ ...test, [name]: value })}
+      onEnter={(value) => setTest({ ...test, [name]: value })}
     />
   );
   const tell = () => {
     try {
-      const endMass = GRAMS * endMassFromTest(test.side, BALL, test.off / MILLIMETRES, test.away);
+      const endMass = GRAMS * endMassFromTest(test.side, BALL, test.off, test.away);
       if (endMass > MOST_END_MASS) throw new RangeError('too heavy');
       setRefused(false);
-      onTold(Math.round(10 * endMass) / 10);
+      onTold(tenths(endMass));
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
       setRefused(true);
@@ -147,9 +157,9 @@ function SquirtTest({ onTold }: { readonly onTold: (endMass: number) => void }) 
         does it pass beside the mark?
       </Text>
       <Group gap={8} align="end">
-        {field('side', 'Tip beside the middle, radii', 0.1)}
-        {field('away', 'To the mark, m', 0.1)}
-        {field('off', 'Beside the mark, mm', 1)}
+        {field('side', 'Tip beside the middle', RADII, 0.1)}
+        {field('away', 'To the mark', longUnit(2), 0.1)}
+        {field('off', 'Beside the mark', { ...placeUnit(), digits: 2 }, 1)}
         <Button size="xs" variant="default" onClick={tell}>
           Work it out
         </Button>

@@ -41,7 +41,10 @@ export function Hall() {
               {name}
             </Title>
           )}
-          <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }} spacing="lg">
+          <SimpleGrid
+            cols={{ base: 1, sm: 2, md: here.length % 3 === 0 || here.length > 4 ? 3 : 2 }}
+            spacing="lg"
+          >
             {here.map((table) => (
               <TableTile key={table.id} table={table} />
             ))}
@@ -50,7 +53,7 @@ export function Hall() {
       ))}
       {archived.length > 0 && (
         <Text c="dimmed">
-          Archived:{' '}
+          Put away:{' '}
           {archived.map(({ id, name }, i) => (
             <span key={id}>
               {i > 0 && ', '}

@@ -110,11 +110,16 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
           <Button component={Link} to={`/lab?table=${table.id}`} variant="default">
             Try it in the lab
           </Button>
+          {isCoach && !table.archived && (
+            <Button component={Link} to={`/hall/${table.id}/calibrate`} variant="default">
+              Calibrate it
+            </Button>
+          )}
           {isCoach && <HallOfTable table={table} />}
           {isCoach && (
             <>
               <Button variant="default" loading={busy} onClick={() => void save(!table.archived)}>
-                {table.archived ? 'Bring back' : 'Archive'}
+                {table.archived ? 'Bring back' : 'Put away'}
               </Button>
               <Button variant="default" disabled={!changed} onClick={startOver}>
                 Start over

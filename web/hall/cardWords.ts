@@ -1,47 +1,51 @@
+import { sideWord } from '../words/kickWords.ts';
 import type { CardValueName } from '../../core/table/cardValues.ts';
 import type { TableCard } from '../../core/table/card.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
+import { fineUnit, longLength, perSpeedUnit, weightUnit, type Unit } from '../words/lengths.ts';
 import { termIn, type Vocabulary } from '../words/vocabulary.ts';
 import type { RoomLimits } from '../../core/table/room.ts';
 
-/** How a number of a card is named and written: in `unit`s, `scale` of which are one in SI. */
-export interface ValueWords {
+/** How a number of a card is named, and the unit in which it is written. */
+export interface ValueWords extends Unit {
   readonly title: string;
-  readonly unit: string;
-  readonly scale: number;
-  readonly digits: number;
 }
 
-const millimetres = (title: string, digits = 1): ValueWords => ({ title, unit: 'mm', scale: 1000, digits });
-const plain = (title: string, digits: number): ValueWords => ({ title, unit: '', scale: 1, digits });
+const PLAIN = { unit: '', scale: 1 } as const;
 
-export const VALUE_WORDS: Readonly<Record<CardValueName, ValueWords>> = {
-  length: millimetres('Length between noses', 0),
-  width: millimetres('Width between noses', 0),
-  ballDiameter: millimetres('Object ball, across', 2),
-  ballMass: { title: 'Object ball, mass', unit: 'g', scale: 1000, digits: 1 },
-  cueBallDiameter: millimetres('Cue ball, across', 2),
-  cueBallMass: { title: 'Cue ball, mass', unit: 'g', scale: 1000, digits: 1 },
-  slidingFriction: plain('Sliding friction', 3),
-  rollingFriction: plain('Rolling friction', 4),
-  spinDeceleration: { title: 'Loss of spin', unit: 'rad/s²', scale: 1, digits: 1 },
-  ballRestitution: plain('Ball on ball, given back', 3),
-  ballFriction: plain('Ball on ball, slow friction', 3),
-  cushionRestitution: plain('Cushion, given back', 3),
-  cushionRestitutionFall: { title: 'Cushion, less per m/s', unit: 's/m', scale: 1, digits: 3 },
-  cushionFriction: plain('Cushion, friction', 3),
-  noseHeight: millimetres('Nose above the cloth'),
-  cornerMouth: millimetres('Corner mouth'),
-  cornerShelf: millimetres('Corner shelf'),
-  middleMouth: millimetres('Middle mouth'),
-  middleShelf: millimetres('Middle shelf'),
-  bedRestitution: plain('Bed, given back (hops)', 2),
-  endMass: { title: 'Cue, end mass', unit: 'g', scale: 1000, digits: 1 },
+const VALUES: Readonly<Record<CardValueName, readonly [title: string, unit: (() => Unit) | number]>> = {
+  length: ['Length between noses', () => fineUnit(0)],
+  width: ['Width between noses', () => fineUnit(0)],
+  ballDiameter: ['Object ball, across', () => fineUnit(2)],
+  ballMass: ['Object ball, mass', weightUnit],
+  cueBallDiameter: ['Cue ball, across', () => fineUnit(2)],
+  cueBallMass: ['Cue ball, mass', weightUnit],
+  slidingFriction: ['Sliding friction', 3],
+  rollingFriction: ['Rolling friction', 4],
+  spinDeceleration: ['Loss of spin', () => ({ unit: 'rad/s²', scale: 1, digits: 1 })],
+  ballRestitution: ['Ball on ball, given back', 3],
+  ballFriction: ['Ball on ball, slow friction', 3],
+  cushionRestitution: ['Cushion, given back', 3],
+  cushionRestitutionFall: ['Cushion, less by pace', perSpeedUnit],
+  cushionFriction: ['Cushion, friction', 3],
+  noseHeight: ['Nose above the cloth', fineUnit],
+  cornerMouth: ['Corner mouth', fineUnit],
+  cornerShelf: ['Corner shelf', fineUnit],
+  middleMouth: ['Middle mouth', fineUnit],
+  middleShelf: ['Middle shelf', fineUnit],
+  bedRestitution: ['Bed, given back (hops)', 2],
+  endMass: ['Cue, end mass', weightUnit],
 };
+
+/** @param name of a number of the card @returns how it is told in the reader's units */
+export function valueWords(name: CardValueName): ValueWords {
+  const [title, unit] = VALUES[name];
+  return { title, ...(typeof unit === 'number' ? { ...PLAIN, digits: unit } : unit()) };
+}
 
 /** "117.0 mm". */
 export function valueInWords(name: CardValueName, value: number): string {
-  const { unit, scale, digits } = VALUE_WORDS[name];
+  const { unit, scale, digits } = valueWords(name);
   return `${(value * scale).toFixed(digits)}${unit === '' ? '' : ` ${unit}`}`;
 }
 
@@ -69,7 +73,9 @@ export function roomInWords(room: RoomLimits, vocabulary: Vocabulary): string | 
     const metres = room[side];
     return metres === null
       ? []
-      : [`${metres.toFixed(2)} m behind the ${side} ${termIn(vocabulary, 'cushion')}`];
+      : [
+          `${longLength(metres, 2)} behind the ${sideWord(side, vocabulary)} ${termIn(vocabulary, 'cushion')}`,
+        ];
   });
   return sides.length === 0 ? undefined : `Room for the cue ends ${sides.join(', ')}.`;
 }

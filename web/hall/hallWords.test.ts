@@ -55,7 +55,7 @@ describe('a table in words', () => {
   it('names the walls, and nothing where there are none', () => {
     expect(roomInWords(card.room, 'pool')).toBeUndefined();
     expect(roomInWords({ ...card.room, head: 0.8, left: 1.25 }, 'snooker')).toBe(
-      'Room for the cue ends 0.80 m behind the head cushion, 1.25 m behind the left cushion.',
+      'Room for the cue ends 0.80 m behind the baulk cushion, 1.25 m behind the left cushion.',
     );
   });
 

@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Button, Group, Select, Text, Title } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
@@ -5,6 +6,7 @@ import type { Shot } from '../../core/motion/shot.ts';
 import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { BallButtons } from '../table/BallButtons.tsx';
 import { addableBalls, CUE } from '../table/labShot.ts';
+import { placeUnit } from '../words/lengths.ts';
 
 interface BallPanelProps {
   readonly shot: Shot;
@@ -33,7 +35,8 @@ export const BallPanel = memo(function BallPanel({
   onAdd,
   onRemove,
 }: BallPanelProps) {
-  const [unit, setUnit] = useState<Unit>('mm');
+  const { term } = useWords();
+  const [unit, setUnit] = useState<Unit>(placeUnit().unit === 'in' ? 'in' : 'mm');
   const { table, balls } = shot;
   const ball = balls.find((each) => each.id === selected);
   const [alongUnits, acrossUnits] = unitsOf(shot, unit);
@@ -62,7 +65,7 @@ export const BallPanel = memo(function BallPanel({
         <Group mt={8} gap={8} align="end" wrap="nowrap">
           {(
             [
-              ['From the head', 'x', table.length, alongUnits],
+              [`From the ${term('headEnd')}`, 'x', table.length, alongUnits],
               ['From the right', 'y', table.width, acrossUnits],
             ] as const
           ).map(([label, axis, size, units]) => (

@@ -48,18 +48,13 @@ type Bench = Pick<
  * What the keys do on such a bench: arrows move the ball in hand, n takes the next one, Ctrl Z and Shift Ctrl Z go back and on.
  * @param more what other keys do; false for a key that does nothing
  */
-export function useBenchKeys(
-  { shot, selected, change, select, undo, redo }: Bench,
-  more: (key: string) => boolean,
-) {
+export function useBenchKeys({ shot, selected, change, select }: Bench, more: (key: string) => boolean) {
   const ball = shot.balls.find(({ id }) => id === selected);
   return useCallbackRef((event: KeyboardEvent) => {
     const to = ball && arrowStep(event, ball, shot.table.length);
     if (to !== undefined && ball !== undefined) change(moveBall(shot, ball.id, to));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-      if (event.shiftKey) redo();
-      else undo();
-    } else if (event.key === 'n') {
+    else if (event.ctrlKey || event.metaKey) return;
+    else if (event.key === 'n') {
       const at = shot.balls.findIndex(({ id }) => id === selected);
       select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);
     } else if (!more(event.key)) return;

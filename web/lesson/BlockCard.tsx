@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -27,6 +28,7 @@ interface BlockCardProps {
 /** One block: its drill, its clock, who plays, what was noted. */
 export function BlockCard(props: BlockCardProps) {
   const { lessonId, document, block, rounds, nameOf, editable, onChange } = props;
+  const { say } = useWords();
   const drills = useQuery(drillsQuery);
   const entry = drills.data?.find((each) => each.document.slug === block.drill);
   const drill =
@@ -63,7 +65,7 @@ export function BlockCard(props: BlockCardProps) {
         </Group>
         {drill !== undefined && (
           <>
-            <Text size="sm">{drill.purpose}</Text>
+            <Text size="sm">{say(drill.purpose)}</Text>
             {drill.cautions.map((caution) => (
               <Text key={caution} size="sm" fw={700}>
                 {CAUTION_WORDS[caution]}

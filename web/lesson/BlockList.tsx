@@ -1,4 +1,5 @@
-import { ActionIcon, Button, Group, NumberInput, Select, Stack, Text } from '@mantine/core';
+import { ActionIcon, Button, Group, Select, Stack, Text } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { IconArrowDown, IconArrowUp, IconTrash } from '@tabler/icons-react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -172,14 +173,7 @@ function AddBlock({ document, onChange, onAdded }: AddBlockProps) {
           value={String(stage)}
           onChange={(value) => setStage(Number(value ?? 1))}
         />
-        <NumberInput
-          label="Minutes"
-          min={1}
-          max={240}
-          clampBehavior="strict"
-          value={minutes}
-          onChange={(value) => setMinutes(Number(value))}
-        />
+        <NumberEntry whole label="Minutes" min={1} max={240} value={minutes} onEnter={setMinutes} />
       </Group>
       <Button type="submit" mt={8} fullWidth variant="default" disabled={entry === undefined || minutes < 1}>
         Add the block

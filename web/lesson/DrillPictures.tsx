@@ -1,6 +1,6 @@
 import { Text, Title, UnstyledButton } from '@mantine/core';
 import { useQueries, useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { todayInClub } from '../words/clubTime.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { mondayOf } from '../../core/programme/days.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -30,11 +30,9 @@ export function DrillPictures({ drills, playerId, onChoose }: DrillPicturesProps
   const shown = useSuggestions(drills, playerId);
   if (shown === undefined) return <Loading what="what is likely next" error={null} />;
   if (shown.length === 0) {
-    return (
+    return playerId === undefined ? null : (
       <Text c="dimmed" mt="xl">
-        {playerId === undefined
-          ? 'Choose a player: then the drills that are likely next stand here.'
-          : 'Choose a drill from the list. What is played, planned or a favourite stands here the next time.'}
+        Choose a drill from the list. What is played, planned or a favourite stands here the next time.
       </Text>
     );
   }
@@ -78,7 +76,7 @@ function useSuggestions(
   const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
   const full = useQueries({ queries: own.map(({ id }) => tickedProgrammeQuery(id)) });
   if ([played, proposed, programmes, ...full].some(({ isLoading }) => isLoading)) return undefined;
-  const week = mondayOf(dayjs().format('YYYY-MM-DD'));
+  const week = mondayOf(todayInClub());
   return suggestions(drills, {
     planned: full
       .flatMap(({ data }) => data?.programme.document.items ?? [])

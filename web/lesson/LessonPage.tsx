@@ -1,6 +1,6 @@
 import { Button, Group, SegmentedControl, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { spokenDay } from '../words/dates.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { TURNS, type LessonDocument, type LessonWithRounds } from '../../core/records/lesson.ts';
@@ -78,8 +78,7 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
         <div>
           <Title order={1}>{document.title}</Title>
           <Text c="dimmed">
-            {dayjs(document.day).format('dddd D MMMM')}, {document.playerIds.map(nameOf).join(', ')};{' '}
-            {lesson.heldBy.name}
+            {spokenDay(document.day)}, {document.playerIds.map(nameOf).join(', ')}; {lesson.heldBy.name}
           </Text>
         </div>
         <Group gap={8}>

@@ -2,6 +2,7 @@ import { DayField } from '../controls/DayField.tsx';
 import { Button, Group, MultiSelect, Select, SimpleGrid, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
+import { todayInClub } from '../words/clubTime.ts';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Player } from '../../core/records/player.ts';
@@ -24,7 +25,7 @@ export function LessonsPage() {
   }
   const here = lessons.data.filter(({ archived }) => !archived);
   const away = lessons.data.filter(({ archived }) => archived);
-  const today = dayjs().format('YYYY-MM-DD');
+  const today = todayInClub();
   const nameOf = (id: string) => players.data.find((player) => player.id === id)?.name ?? 'somebody';
   const groups = [
     { title: 'Today', lessons: here.filter(({ document }) => document.day === today) },

@@ -1,8 +1,10 @@
-import { Button, Select, Stack, Text, Title } from '@mantine/core';
+import { useWords } from '../words/useWords.ts';
+import { Button, Select, Stack, Switch, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddress } from '../controls/useAddress.ts';
+import { drillAsPlayed } from '../../core/drill/drillAsPlayed.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
@@ -16,11 +18,13 @@ import { planQuery } from '../planner/solved.ts';
 import { playerRoundsQuery, playersQuery } from '../api/players.ts';
 import { tablesQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
+import { LineKey } from '../table/LineKey.tsx';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { stageFrom, tableFrom } from '../controls/useSetting.ts';
 import { asPlayed, currentState, tablesFor } from '../table/tableChoice.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
 import { CAUTION_WORDS } from '../words/cautionWords.ts';
+import { PlayerCards } from './PlayerCards.tsx';
 import { DrillPictures } from './DrillPictures.tsx';
 import { firstResult, nextRung } from './newRound.ts';
 import { openRound } from '../outbox/roundCopy.ts';
@@ -61,6 +65,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
     set({ [name]: value, ...(name === 'drill' ? { stage: null } : {}) });
 
   const viewer = useViewer();
+  const { say } = useWords();
   const only = players.length === 1 ? players[0] : undefined;
   const player = players.find((each) => each.id === params.get('player')) ?? only;
   const entry = drills.find((each) => each.document.slug === params.get('drill'));
@@ -73,7 +78,10 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
     enabled: player !== undefined && entry !== undefined,
   });
   // Where nobody says otherwise it goes on where this player was last.
-  const own = before.data?.toSorted((a, b) => b.startedAt.localeCompare(a.startedAt))[0]?.stage;
+  const last = before.data?.toSorted((a, b) => b.startedAt.localeCompare(a.startedAt))[0];
+  const own = last?.stage;
+  // It goes on in the mirror for whoever played it there.
+  const mirrored = params.has('mirror') ? params.get('mirror') === '1' : (last?.mirrored ?? false);
   const stage = entry === undefined ? 0 : stageFrom(params, entry.document, own);
   const fitting = entry === undefined ? [] : tablesFor(tables, tablesOf(entry.document));
   const table = tableFrom(params, fitting);
@@ -81,7 +89,9 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
   const built = state && tableOfCard(state.card, state.conditions?.conditions ?? null);
 
   // The button does not wait for it: only a stroke that is known to fail on this table keeps a round from starting.
-  const staged = entry === undefined ? undefined : atStage(entry.document, stage);
+  const text =
+    entry && (table === undefined ? entry.document : drillAsPlayed(entry.document, { mirrored, table }));
+  const staged = text && atStage(text, stage);
   const drill = staged !== undefined && isPositionDrill(staged) ? staged : undefined;
   const plan = useQuery(planQuery(drill, state && asPlayed(state)));
   const [lessonId, block] = [params.get('lesson'), params.get('block')];
@@ -96,7 +106,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
     if (state === undefined || built === undefined || staged === undefined) return;
     const { document, revision } = entry;
     const open: OpenRound = {
-      document,
+      document: drillAsPlayed(document, { mirrored, table }),
       tableState: state,
       round: {
         id: crypto.randomUUID(),
@@ -115,6 +125,7 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
         stage,
         ladderStart: nextRung(staged, before.data ?? [], stage),
         seed,
+        mirrored,
         lesson,
         startedAt: new Date().toISOString(),
         endedAt: null,
@@ -190,6 +201,14 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
             />
           </>
         )}
+        {entry !== undefined && (
+          <Switch
+            label="Mirrored, for the other hand"
+            description={player?.hand === 'left' ? `${player.name} plays left-handed` : undefined}
+            checked={mirrored}
+            onChange={(event) => set({ mirror: event.currentTarget.checked ? '1' : '0' })}
+          />
+        )}
         <Button
           size="xl"
           onClick={() => void start()}
@@ -200,19 +219,34 @@ function StartRound({ players, drills, tables }: StartRoundProps) {
       </Stack>
       <div>
         {entry === undefined ? (
-          <DrillPictures
-            drills={drills}
-            playerId={player?.id}
-            onChoose={(drill, chosen) => set({ drill, stage: chosen === undefined ? null : String(chosen) })}
-          />
+          <Stack>
+            {player === undefined && (
+              <PlayerCards players={players} onChoose={(id) => choose('player', id)} />
+            )}
+            <DrillPictures
+              drills={drills}
+              playerId={player?.id}
+              onChoose={(drill, chosen) =>
+                set({ drill, stage: chosen === undefined ? null : String(chosen) })
+              }
+            />
+          </Stack>
         ) : (
           <>
             <Title order={2} size="h3" mb="xs">
               {entry.document.title}
             </Title>
             <DrillDrawing drill={staged ?? entry.document} stage={stage} table={built} plan={plan.data} />
+            {drill !== undefined && plan.data !== undefined && (
+              <LineKey
+                cueBall="cue ball, planned"
+                objectBall
+                window={`on the ${drill.task.next.ball}: chance of the pot`}
+                wanted
+              />
+            )}
             {plan.isError && <Text mt="xs">Not on this table: {plan.error.message}.</Text>}
-            <Text mt="xs">{entry.document.purpose}</Text>
+            <Text mt="xs">{say(entry.document.purpose)}</Text>
             {entry.document.cautions.map((caution) => (
               <Text key={caution} size="sm" fw={700}>
                 {CAUTION_WORDS[caution]}

@@ -21,6 +21,7 @@ function round(ladderStart: number, racks: readonly boolean[], change: Partial<R
     stage: 1,
     ladderStart,
     seed: 1,
+    mirrored: false,
     lesson: null,
     startedAt: '2026-11-01T18:00:00Z',
     endedAt: '2026-11-01T18:20:00Z',

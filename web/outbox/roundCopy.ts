@@ -37,6 +37,7 @@ export function openRound(open: OpenRound, person: Person): Promise<void> {
     stage: round.stage,
     ladderStart: round.ladderStart,
     seed: round.seed,
+    mirrored: round.mirrored,
     lesson: round.lesson,
     startedAt: round.startedAt,
   };

@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
+import { UnitEntry } from '../controls/UnitEntry.tsx';
 import { useState } from 'react';
 import type { Point } from '../../core/math/point.ts';
 import {
@@ -11,6 +12,7 @@ import {
 import { pickWords } from '../words/callWords.ts';
 import { useWords } from '../words/useWords.ts';
 import { capital } from '../words/vocabulary.ts';
+import { shortUnit } from '../words/lengths.ts';
 
 interface AnswerFormProps {
   readonly question: CallQuestion;
@@ -65,17 +67,19 @@ export function AnswerForm({ question, tooClose, points, onUndoPoint, verb, onAn
     case 'length':
       return (
         <Group align="end">
-          <NumberInput
-            label="Length on, cm"
+          <UnitEntry
+            label="Length on"
+            in={shortUnit()}
             min={0}
-            max={2000}
-            allowDecimal={false}
-            value={length ?? ''}
-            onChange={(value) => setLength(typeof value === 'number' ? value : undefined)}
+            max={20}
+            live
+            value={length ?? null}
+            onEnter={setLength}
+            onClear={() => setLength(undefined)}
           />
           <Button
             disabled={length === undefined}
-            onClick={() => onAnswer({ kind: 'length', metres: (length ?? 0) / 100 })}
+            onClick={() => onAnswer({ kind: 'length', metres: length ?? 0 })}
           >
             {verb}
           </Button>

@@ -5,16 +5,38 @@ import type { Point } from '../../core/math/point.ts';
 import { BREAK_KIND } from '../../core/judgement/kinds.ts';
 import { shownOf, type CallQuestion } from '../../core/judgement/question.ts';
 import { arrowStep } from '../table/arrowStep.ts';
-import { AimMark, BallMark, LandingMark, PathMark } from '../table/marks.tsx';
+import { AimMark, LandingMark, PathMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { DrawnPath } from '../table/DrawnPath.tsx';
 import { PocketNames } from '../table/PocketNames.tsx';
+import { LyingBalls } from '../table/LyingBalls.tsx';
 import { MovingBalls } from '../table/MovingBalls.tsx';
 import { WindowMark } from '../table/WindowMark.tsx';
 import { CUE } from '../table/labShot.ts';
 import { OfferedLines } from './kick/OfferedLines.tsx';
 import { worthBands } from './order/worthBands.ts';
 import type { Replay } from '../table/replay.ts';
+import { PocketMark } from '../table/PocketMark.tsx';
+import type { PocketName } from '../../core/table/pockets.ts';
+import type { CallKind } from '../../core/judgement/kinds.ts';
+
+/** Calls whose pocket is a part of the answer. */
+const TELLS_ITS_POCKET: ReadonlySet<CallKind> = new Set([
+  'which ball first',
+  'which suit',
+  'key ball',
+  'whole order',
+]);
+
+/** The pockets that the question names, and its answer once it is shown. */
+function pocketsOf(question: CallQuestion, revealed: boolean): readonly PocketName[] {
+  const named = [
+    'pocket' in question && (revealed || !TELLS_ITS_POCKET.has(question.kind)) ? question.pocket : undefined,
+    'nextPocket' in question ? question.nextPocket : undefined,
+    revealed && 'near' in question ? question.near : undefined,
+  ];
+  return [...new Set(named.flatMap((name) => name ?? []))];
+}
 
 interface CallTableProps {
   readonly question: CallQuestion;
@@ -75,7 +97,11 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
             kind={path.id === CUE ? 'cue' : 'object'}
           />
         ))}
-      {question.kind === BREAK_KIND && <PocketNames />}
+      {question.kind === BREAK_KIND ? (
+        <PocketNames />
+      ) : (
+        pocketsOf(question, revealed).map((name) => <PocketMark key={name} name={name} />)
+      )}
       {question.kind === 'which line' && <OfferedLines shot={shot} lines={question.lines} />}
       {!revealed && question.kind === 'which way to miss' && (
         <OfferedLines shot={shot} lines={[{ pick: '', direction: shot.strike.direction }]} />
@@ -93,15 +119,7 @@ export function CallTable({ question, drawn, onPoint, revealed, replay }: CallTa
       {revealed ? (
         <MovingBalls shot={shot} result={result} replay={replay} selected="" />
       ) : (
-        shot.balls.map((ball) => (
-          <BallMark
-            key={ball.id}
-            id={ball.id}
-            at={ball}
-            radius={ball.radius}
-            {...(ball.id === CUE ? {} : { name: ball.id })}
-          />
-        ))
+        <LyingBalls balls={shot.balls} positions={undefined} selected="" />
       )}
     </TableDrawing>
   );

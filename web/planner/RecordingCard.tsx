@@ -4,6 +4,7 @@ import type { SpeedSetting } from '../../core/sound/breakSpeed.ts';
 import { recordedWords } from '../words/breakStudyWords.ts';
 import { useMicrophone } from './useMicrophone.ts';
 import { recordedSpeedOf } from '../workers/break.ts';
+import { tapeLength } from '../words/lengths.ts';
 
 interface RecordingCardProps {
   readonly setting: SpeedSetting;
@@ -75,8 +76,8 @@ export function RecordingCard({ setting, take, onTake }: RecordingCardProps) {
       )}
       {heard.isIdle && !microphone.isOn && (
         <Text size="sm">
-          From the tip to the rack: the cue ball runs {Math.round(1000 * setting.distance)} mm as it lies
-          here. The recording stays on this device.
+          From the tip to the rack: the cue ball runs {tapeLength(setting.distance)} as it lies here. The
+          recording stays on this device.
         </Text>
       )}
       {refused !== undefined && (

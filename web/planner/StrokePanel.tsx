@@ -6,6 +6,7 @@ import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { paceWord } from '../words/eventWords.ts';
 import { tipWords } from '../words/tipWords.ts';
 import { TipPicker } from './TipPicker.tsx';
+import { speedWords } from '../words/lengths.ts';
 
 interface StrokePanelProps {
   /** Without a direction it is not for the hand to set. */
@@ -23,7 +24,7 @@ export const StrokePanel = memo(function StrokePanel({ strike, onChange }: Strok
           Stroke
         </Title>
         <Text>
-          <b>{strike.speed.toFixed(2)} m/s</b>, {paceWord(strike.speed)}
+          <b>{speedWords(strike.speed, 2)}</b>, {paceWord(strike.speed)}
         </Text>
       </Group>
       <Group wrap="nowrap" align="start" mt={6}>
@@ -51,7 +52,7 @@ export const StrokePanel = memo(function StrokePanel({ strike, onChange }: Strok
         max={10}
         step={0.05}
         value={strike.speed}
-        label={(value) => `${value.toFixed(2)} m/s`}
+        label={(value) => speedWords(value, 2)}
         onChange={(speed) => onChange({ speed }, true)}
       />
       <Text size="sm" mt={8} id="butt-label">

@@ -1,4 +1,5 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
+import { drillAsPlayed } from '../../core/drill/drillAsPlayed.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import type { Round } from '../../core/records/round.ts';
@@ -48,7 +49,7 @@ export function usePlayedShots(
             chosen.flatMap((round, i): PlayedAt[] => {
               const [text, state] = [texts[i]?.data, states[i]?.data];
               if (text === undefined || state === undefined) return [];
-              const drill = atStage(text.document, round.stage);
+              const drill = atStage(drillAsPlayed(text.document, round), round.stage);
               if (!isPositionDrill(drill)) return [];
               return [{ drill, on: asPlayed(state), shots: round.attempts }];
             }),

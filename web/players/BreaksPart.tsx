@@ -16,6 +16,7 @@ import { interval } from '../words/units.ts';
 import { comparisonWords } from './comparisonWords.ts';
 import { BreakRests } from './BreakRests.tsx';
 import { WingPart } from './WingPart.tsx';
+import { numberIn, speedUnit, speedWords } from '../words/lengths.ts';
 
 const BY_MONTH = 'month';
 const GROUPED_BY = [...BREAK_TRAITS, BY_MONTH] as const;
@@ -35,7 +36,9 @@ const TRAIT_WORDS: Readonly<Record<GroupedBy, string>> = {
 
 /** A value as it is read: a speed is the whole m/s that it begins with. */
 function groupWords(trait: GroupedBy, value: string): string {
-  return trait === 'speed' ? `${value} to ${Number(value) + 1} m/s` : value;
+  return trait === 'speed'
+    ? `${numberIn(speedUnit(0), Number(value))} to ${speedWords(Number(value) + 1, 0)}`
+    : value;
 }
 
 /** The breaks of each month in which there were some, with the month's name. */

@@ -40,11 +40,11 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
     [rounds.data, drill, table.preset],
   );
   const working = useMutation({
-    mutationFn: async ({ attempt, layout }: LedgerAttempt) => {
+    mutationFn: async ({ attempt, layout, drill: set }: LedgerAttempt) => {
       if (state.data === undefined) return [];
       return ledgerOfAttempt(
         {
-          drill,
+          drill: set,
           on: asPlayed(state.data),
           rating: rating ?? ASSUMED_RATING,
           objects: layout.balls,
@@ -102,7 +102,7 @@ export function LedgerPart({ playerId, kind, drill, ratings }: LedgerPartProps) 
       </Group>
       {soFar.length > 0 && <LedgerTable entries={soFar} />}
       {!working.isPending && asked !== undefined && state.data !== undefined && (
-        <DearestDrill entries={soFar} asked={asked} drill={drill} state={state.data} />
+        <DearestDrill entries={soFar} asked={asked} drill={asked.drill} state={state.data} />
       )}
       {asked === undefined && (
         <Text mt="xs">

@@ -6,6 +6,7 @@ import { Z_90 } from '../../core/statistics/wilson.ts';
 import { alongAndAcross, percent } from '../words/units.ts';
 import { capital } from '../words/vocabulary.ts';
 import { ChartFigure } from '../charts/ChartFigure.tsx';
+import { shortLength, shortUnit } from '../words/lengths.ts';
 
 const BiasChart = lazy(() => import('../charts/BiasChart.tsx'));
 const CausesChart = lazy(() => import('../charts/CausesChart.tsx'));
@@ -23,10 +24,10 @@ export function MonthsPart({ months }: { readonly months: readonly MonthSums[] }
           </Title>
           <Text>
             {capital(alongAndAcross(bias.along.mean, bias.across.mean))} on average of {total.landings.count}{' '}
-            landings, ± {Math.max(1, Math.round(100 * bias.along.margin))} cm along and ±{' '}
-            {Math.max(1, Math.round(100 * bias.across.margin))} cm across.
+            landings, ± {shortLength(Math.max(0.01, bias.along.margin))} along and ±{' '}
+            {shortLength(Math.max(0.01, bias.across.margin))} across.
           </Text>
-          <ChartFigure label="Mean landing error by month, centimetres" height={190}>
+          <ChartFigure label={`Mean landing error by month, ${shortUnit().unit}`} height={190}>
             <BiasChart months={months} />
           </ChartFigure>
         </section>

@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Button, Group, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
@@ -14,6 +15,7 @@ const SHOWN = 3;
 
 /** What to practise next, ranked, each with its reason; taking it is the coach's choice. */
 export function NextDrills({ playerId, titleOf }: NextDrillsProps) {
+  const { skillName } = useWords();
   const next = useQuery(nextDrillsQuery(playerId));
   const shown = (next.data ?? []).slice(0, SHOWN);
   if (next.data === undefined)
@@ -32,7 +34,7 @@ export function NextDrills({ playerId, titleOf }: NextDrillsProps) {
                 <Link to={`/drills/${proposal.drill}?stage=${proposal.stage}`}>
                   <b>{titleOf(proposal.drill)}</b>, stage {proposal.stage}
                 </Link>
-                <Text size="sm">{nextDrillWords(proposal)}</Text>
+                <Text size="sm">{nextDrillWords(proposal, skillName)}</Text>
               </div>
               <Button
                 component={Link}

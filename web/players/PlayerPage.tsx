@@ -51,10 +51,13 @@ export function PlayerPage({ programmes: Programmes, reports: Reports }: PlayerP
     <Stack gap="sm">
       <PlayerHead player={player.data} />
       {player.data.rounds === 0 ? (
-        <Text>
-          No finished round yet. <Link to={`/lesson/round?player=${id}`}>Start the first one</Link>, and it
-          will stand here.
-        </Text>
+        <>
+          <Text>
+            No finished round yet. <Link to={`/lesson/round?player=${id}`}>Start the first one</Link>, and it
+            will stand here.
+          </Text>
+          <NextDrills playerId={id} titleOf={titleOf} />
+        </>
       ) : (
         <>
           <ProgressFilters progress={progress.data} titleOf={titleOf} />
@@ -104,7 +107,7 @@ function PlayerHead({ player }: { readonly player: Player }) {
         <Text c="dimmed">
           {player.hand}-handed, {player.rounds === 1 ? '1 round' : `${player.rounds} rounds`}, last{' '}
           {ago(player.lastRoundAt)}
-          {player.archived ? ', archived' : ''}
+          {player.archived ? ', put away' : ''}
         </Text>
       </div>
       <Group className="no-print">
@@ -112,7 +115,7 @@ function PlayerHead({ player }: { readonly player: Player }) {
         {viewer.role === 'coach' && <SignInCode player={player} />}
         {viewer.role === 'coach' && (
           <Button variant="default" onClick={() => void setArchived(!player.archived)}>
-            {player.archived ? 'Bring back' : 'Archive'}
+            {player.archived ? 'Bring back' : 'Put away'}
           </Button>
         )}
         {!player.archived && (

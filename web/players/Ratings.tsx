@@ -1,8 +1,10 @@
-import { SimpleGrid, Text, Title } from '@mantine/core';
+import { useWords } from '../words/useWords.ts';
+import { Text, Title } from '@mantine/core';
 import { LEVELS } from '../../core/player/levels.ts';
 import type { PlayerProgress } from '../../core/records/progress.ts';
 import type { SkillRating } from '../../core/records/rating.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
+import { ratingWords } from '../words/ratingWords.ts';
 import { courseWords } from '../words/courseWords.ts';
 import { capital } from '../words/vocabulary.ts';
 
@@ -15,11 +17,11 @@ export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
       <Title order={2} size="h3" id="ratings-title" mb={6}>
         Ratings
       </Title>
-      <SimpleGrid cols={{ base: 1, xs: 2, md: 4 }}>
+      <div className="rating-cards">
         {ratings.map((rating) => (
           <RatingCard key={rating.skill} rating={rating} />
         ))}
-      </SimpleGrid>
+      </div>
       <Text size="xs" c="dimmed" mt={6}>
         The level on the scale from 0 to 100 whose virtual player explains the rounds best, as it is today: a
         level may move. The bar is the 90 % interval. Judgement is the level that calls as this player does.
@@ -32,20 +34,21 @@ export function Ratings({ progress }: { readonly progress: PlayerProgress }) {
 }
 
 function RatingCard({ rating }: { readonly rating: SkillRating }) {
-  const { skill, low, high, rounds, tables, basis } = rating;
+  const { skill, rounds, tables, basis } = rating;
+  const { skillName } = useWords();
   const what = basis === 'calls' ? 'call' : 'round';
   return (
     <section className="card" aria-label={`Rating in ${skill}`}>
       <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
-        <Text fw={700}>{capital(skill)}</Text>
+        <Text fw={700}>{capital(skillName(skill))}</Text>
         <Text className="big" data-testid={`rating-${skill}`}>
           {Math.round(rating.rating)}
         </Text>
       </div>
       <RatingBar rating={rating} />
       <Text size="sm">
-        {Math.round(low)} to {Math.round(high)}, by {rounds === 1 ? `1 ${what}` : `${rounds} ${what}s`}
-        {tables > 1 ? ` on ${tables} tables that play unlike, each against its own levels` : ''}
+        {ratingWords(rating)} By {rounds === 1 ? `1 ${what}` : `${rounds} ${what}s`}
+        {tables > 1 ? ` on ${tables} tables that play unlike, each against its own levels` : ''}.
       </Text>
       <Text size="sm" c="dimmed">
         {courseWords(rating)}
@@ -61,7 +64,7 @@ const at = (rating: number) => (WIDTH * rating) / 100;
 function RatingBar({ rating: shown }: { readonly rating: SkillRating }) {
   const { rating, low, high } = shown;
   return (
-    <svg viewBox={`-6 0 ${WIDTH + 12} 40`} width="100%" aria-hidden="true">
+    <svg viewBox={`-6 0 ${WIDTH + 12} 40`} width="100%" style={{ maxWidth: 300 }} aria-hidden="true">
       <line x1={0} y1={12} x2={WIDTH} y2={12} stroke={colour('line')} strokeWidth={2} />
       <rect
         x={at(low)}

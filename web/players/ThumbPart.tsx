@@ -7,7 +7,7 @@ import { WELL_PLACED } from '../../core/virtual/rulesOfThumb.ts';
 import { chooseShipped } from '../table/tableChoice.ts';
 import { rulesOfThumbOf } from '../workers/solver.ts';
 import { capital } from '../words/vocabulary.ts';
-import { centimetres } from '../words/units.ts';
+import { shortLength } from '../words/lengths.ts';
 import { thumbWords } from './thumbWords.ts';
 import { WorkedOutCard } from './WorkedOutCard.tsx';
 
@@ -64,7 +64,7 @@ export function ThumbPart({ ratings, preset }: ThumbPartProps) {
         <Text size="xs" c="dimmed" mt={4}>
           By the way of the cue ball after the hit, for a rating of {Math.round(rating.rating)} (
           {Math.round(rating.low)} to {Math.round(rating.high)}): pot made and cue ball within{' '}
-          {centimetres(WELL_PLACED)} of the planned place, 300 executions each.
+          {shortLength(WELL_PLACED)} of the planned place, 300 executions each.
         </Text>
       )}
     </WorkedOutCard>

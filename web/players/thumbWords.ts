@@ -1,13 +1,14 @@
 import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
+import { longLength, longUnit, numberIn } from '../words/lengths.ts';
 
-const metres = (length: number) => length.toFixed(1);
+const number = (length: number) => numberIn(longUnit(), length);
 
 /** Where a change of the way lies by the ends of a rating's interval, if both ends say the same ways. */
 function between(rules: readonly RuleOfThumb[], index: number): string {
   const ends = rules.flatMap(({ stretches }) => stretches[index]?.until ?? []).sort((a, b) => a - b);
   const [first, last] = [ends[0], ends.at(-1)];
-  if (first === undefined || last === undefined || metres(first) === metres(last)) return '';
-  return ` (${metres(first)} to ${metres(last)})`;
+  if (first === undefined || last === undefined || number(first) === number(last)) return '';
+  return ` (${number(first)} to ${number(last)})`;
 }
 
 const waysOf = ({ stretches }: RuleOfThumb) => stretches.map(({ way }) => way).join(', ');
@@ -22,7 +23,7 @@ export function thumbWords(rule: RuleOfThumb, ends: readonly RuleOfThumb[]): str
   const sure = ends.every((end) => waysOf(end) === waysOf(rule));
   const parts = rule.stretches.map(({ way, until }, i) => {
     if (until !== undefined) {
-      return `${way} ${i === 0 ? 'up ' : ''}to ${metres(until)} m${sure ? between([rule, ...ends], i) : ''}`;
+      return `${way} ${i === 0 ? 'up ' : ''}to ${longLength(until)}${sure ? between([rule, ...ends], i) : ''}`;
     }
     return i === 0 ? `${way} at every distance` : `${way} beyond`;
   });

@@ -1,6 +1,5 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { atStage } from '../../core/drill/stage.ts';
-import type { Drill } from '../../core/records/drill.ts';
 import type { Round } from '../../core/records/round.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { revisionQuery } from '../api/drills.ts';
@@ -16,7 +15,6 @@ const ATTEMPTS = 16;
 
 /** An attempt with all that its ledger needs. */
 export interface AttemptToWork extends LedgerAttempt {
-  readonly drill: Drill;
   readonly on: TableAsPlayed;
 }
 
@@ -45,7 +43,7 @@ export function useLedgerAttempts(playerId: string): readonly AttemptToWork[] | 
       if (drill.task.kind !== 'clear') return [];
       const on = asPlayed(state);
       const { carrying } = ledgerAttempts([round], drill, TABLE_PRESETS[round.table.preset]);
-      return carrying.map((attempt): AttemptToWork => ({ ...attempt, drill, on }));
+      return carrying.map((attempt): AttemptToWork => ({ ...attempt, on }));
     })
     .slice(0, ATTEMPTS);
 }

@@ -1,5 +1,6 @@
-import { Button, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
-import dayjs from 'dayjs';
+import { Button, Group, Select, Text, TextInput, Title } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
+import { todayInClub } from '../words/clubTime.ts';
 import { useState } from 'react';
 import { dayNumber, WEEK_DAYS } from '../../core/programme/days.ts';
 import { beforeMatches, spreadBlock } from '../../core/programme/spreadBlock.ts';
@@ -16,7 +17,7 @@ const newId = () => crypto.randomUUID();
 
 /** The week of a programme that it is now, from 1; the first before it begins, the last once it is over. */
 function weekNow({ startDay, weeks }: ProgrammeDocument): number {
-  const days = dayNumber(dayjs().format('YYYY-MM-DD')) - dayNumber(startDay);
+  const days = dayNumber(todayInClub()) - dayNumber(startDay);
   return Math.min(weeks, Math.max(1, 1 + Math.floor(days / WEEK_DAYS)));
 }
 
@@ -35,19 +36,12 @@ export function BlockForm({ document, drills, onAdd }: BlockFormProps) {
   const [told, setTold] = useState('');
   const drill = drills.find((entry) => entry.document.slug === slug)?.document;
   const number = (label: string, value: number, set: (next: number) => void, most: number) => (
-    <NumberInput
-      label={label}
-      min={1}
-      max={most}
-      clampBehavior="strict"
-      value={value}
-      onChange={(next) => set(Number(next))}
-    />
+    <NumberEntry whole label={label} min={1} max={most} value={value} onEnter={set} />
   );
   function add() {
     if (drill === undefined) return;
     const block = { drill: drill.slug, stage, minutes, kind, timesAWeek: times, fromWeek, weeks, note };
-    const today = dayjs().format('YYYY-MM-DD');
+    const today = todayInClub();
     const spread = kind === 'before a match' ? beforeMatches : spreadBlock;
     const items = spread(document, block, newId, today);
     onAdd(items);

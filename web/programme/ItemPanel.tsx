@@ -1,6 +1,8 @@
 import { DayField } from '../controls/DayField.tsx';
-import { Button, Checkbox, Group, NumberInput, Select, Text, TextInput, Title } from '@mantine/core';
-import dayjs from 'dayjs';
+import { Button, Checkbox, Group, Select, SimpleGrid, Text, TextInput, Title } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
+import { spokenDay } from '../words/dates.ts';
+import { todayInClub } from '../words/clubTime.ts';
 import { Link } from 'react-router';
 import { isTickable, type ItemState } from '../../core/programme/donePlanned.ts';
 import type { Drill } from '../../core/records/drill.ts';
@@ -21,14 +23,14 @@ interface ItemPanelProps {
 export function ItemPanel(props: ItemPanelProps) {
   const { item, state, drill, playerId, editable, onTick, onChange, onRemove } = props;
   // What was ticked before can be taken back.
-  const canTick = state?.kind === 'ticked' || isTickable(item, dayjs().format('YYYY-MM-DD'));
+  const canTick = state?.kind === 'ticked' || isTickable(item, todayInClub());
   return (
-    <section className="card" aria-labelledby="item-title">
+    <section aria-labelledby="item-title">
       <Title order={2} size="h4" id="item-title">
         {drill?.title ?? item.drill}
       </Title>
       <Text size="sm" c="dimmed">
-        {dayjs(item.day).format('dddd D MMMM')}, stage {item.stage}, {item.minutes} minutes, {item.kind}
+        {spokenDay(item.day)}, stage {item.stage}, {item.minutes} minutes, {item.kind}
       </Text>
       {item.note !== '' && <Text mt={4}>{item.note}</Text>}
       {state?.kind === 'scored' ? (
@@ -54,23 +56,21 @@ export function ItemPanel(props: ItemPanelProps) {
       )}
       {editable && (
         <>
-          <Group grow mt={8} align="end">
-            <DayField label="Day" value={item.day} onChange={(day) => onChange({ ...item, day })} />
-            <NumberInput
+          <SimpleGrid cols={2} spacing="xs" mt={8}>
+            <DayField within label="Day" value={item.day} onChange={(day) => onChange({ ...item, day })} />
+            <NumberEntry
+              whole
               label="Minutes"
               min={1}
               max={240}
-              clampBehavior="strict"
               value={item.minutes}
-              onChange={(minutes) => {
-                if (Number(minutes) >= 1) onChange({ ...item, minutes: Number(minutes) });
-              }}
+              onEnter={(minutes) => onChange({ ...item, minutes })}
             />
-          </Group>
-          <Group grow mt={6}>
             <Select
               label="Stage"
               allowDeselect={false}
+              // One that lies outside would close the entry.
+              comboboxProps={{ withinPortal: false }}
               data={(drill?.stages ?? []).map(({ title }, i) => ({ value: String(i + 1), label: title }))}
               value={String(item.stage)}
               onChange={(stage) => onChange({ ...item, stage: Number(stage ?? 1) })}
@@ -78,13 +78,14 @@ export function ItemPanel(props: ItemPanelProps) {
             <Select
               label="As"
               allowDeselect={false}
+              comboboxProps={{ withinPortal: false }}
               data={[...ITEM_KINDS]}
               value={item.kind}
               onChange={(kind) =>
                 onChange({ ...item, kind: ITEM_KINDS.find((each) => each === kind) ?? item.kind })
               }
             />
-          </Group>
+          </SimpleGrid>
           <TextInput
             label="Note"
             mt={6}

@@ -1,7 +1,8 @@
 import { DayField } from '../controls/DayField.tsx';
-import { Anchor, Button, Group, NumberInput, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { NumberEntry } from '../controls/NumberEntry.tsx';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { dayOf, todayInClub } from '../words/clubTime.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { countDone, donePlanned } from '../../core/programme/donePlanned.ts';
@@ -13,9 +14,11 @@ import { SavingNotice } from '../controls/SavingNotice.tsx';
 import { UndoRedo } from '../controls/UndoRedo.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { BlockForm } from './BlockForm.tsx';
+import { ComingWeeks } from './ComingWeeks.tsx';
 import { CopyPart } from './CopyPart.tsx';
 import { ItemPanel } from './ItemPanel.tsx';
 import { MatchDays } from './MatchDays.tsx';
+import { TrainedSkill } from './TrainedSkill.tsx';
 import { useProgramme } from './useProgramme.ts';
 import { WeekGrid } from './WeekGrid.tsx';
 
@@ -32,23 +35,22 @@ export function ProgrammePage() {
   }
   const document = history.present;
   const { player, ticks } = query.data.programme;
-  const titleOf = (slug: string) =>
-    drills.data.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
+  const drillOf = (slug: string) => drills.data.find((entry) => entry.document.slug === slug)?.document;
+  const titleOf = (slug: string) => drillOf(slug)?.title ?? slug;
   const editable = viewer.role === 'coach';
   const calendar = `/api/programmes/${id}/calendar.ics`;
-  const today = dayjs().format('YYYY-MM-DD');
+  const today = todayInClub();
   const states = donePlanned(
     document.items,
     new Set(ticks.map(({ item }) => item)),
     query.data.rounds.map((round) => ({
       id: round.id,
       drill: round.drill,
-      day: dayjs(round.startedAt).format('YYYY-MM-DD'),
+      day: dayOf(round.startedAt),
     })),
     today,
   );
   const { planned, done, plannedMinutes, doneMinutes } = countDone(document.items, states);
-  const item = document.items.find((each) => each.id === chosen);
   return (
     <div className="programme">
       <Stack gap="sm">
@@ -94,6 +96,7 @@ export function ProgrammePage() {
             </Button>
           </Group>
         </Group>
+        <TrainedSkill document={document} drills={drills.data} />
         {editable && (
           <SavingNotice
             saving={programme.saving}
@@ -116,33 +119,33 @@ export function ProgrammePage() {
               items: document.items.map((each) => (each.id === moved ? { ...each, day } : each)),
             })
           }
+          panel={(item) => (
+            <ItemPanel
+              item={item}
+              state={states.get(item.id)}
+              drill={drillOf(item.drill)}
+              playerId={player.id}
+              editable={editable}
+              onTick={(ticked) => programme.tick(item.id, ticked)}
+              onChange={(next) =>
+                programme.change({
+                  ...document,
+                  items: document.items.map((each) => (each.id === next.id ? next : each)),
+                })
+              }
+              onRemove={() => {
+                setChosen(undefined);
+                programme.change({
+                  ...document,
+                  items: document.items.filter(({ id: each }) => each !== item.id),
+                });
+              }}
+            />
+          )}
         />
       </Stack>
       <Stack gap="sm" className="no-print">
-        {item !== undefined && (
-          <ItemPanel
-            key={item.id}
-            item={item}
-            state={states.get(item.id)}
-            drill={drills.data.find((entry) => entry.document.slug === item.drill)?.document}
-            playerId={player.id}
-            editable={editable}
-            onTick={(ticked) => programme.tick(item.id, ticked)}
-            onChange={(next) =>
-              programme.change({
-                ...document,
-                items: document.items.map((each) => (each.id === next.id ? next : each)),
-              })
-            }
-            onRemove={() => {
-              setChosen(undefined);
-              programme.change({
-                ...document,
-                items: document.items.filter(({ id: each }) => each !== item.id),
-              });
-            }}
-          />
-        )}
+        <ComingWeeks id={id} document={document} titleOf={titleOf} flush={programme.flush} />
         {editable ? (
           <>
             <BlockForm
@@ -170,24 +173,20 @@ export function ProgrammePage() {
                     programme.change({ ...document, startDay: mondayOf(day) });
                   }}
                 />
-                <NumberInput
+                <NumberEntry
+                  whole
                   label="Weeks"
                   min={1}
                   max={MOST_WEEKS}
-                  clampBehavior="strict"
                   value={document.weeks}
-                  onChange={(weeks) => {
-                    if (Number(weeks) >= 1) programme.change({ ...document, weeks: Number(weeks) });
-                  }}
+                  onEnter={(weeks) => programme.change({ ...document, weeks })}
                 />
               </Group>
             </section>
             <CopyPart id={id} playerId={player.id} flush={programme.flush} />
           </>
         ) : (
-          item === undefined && (
-            <Text className="card">Choose an entry to tick it off, or to score a round of its drill.</Text>
-          )
+          <Text className="card">Open an entry to tick it off, or to score a round of its drill.</Text>
         )}
       </Stack>
     </div>

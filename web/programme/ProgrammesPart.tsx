@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
+import { todayInClub } from '../words/clubTime.ts';
 import { addDays, mondayOf, WEEK_DAYS } from '../../core/programme/days.ts';
 import type { ProgrammeDocument } from '../../core/records/programme.ts';
 import { programmesQuery } from '../api/programmes.ts';
@@ -25,7 +26,7 @@ export function ProgrammesPart({ playerId }: { readonly playerId: string }) {
       begin={(): ProgrammeDocument => ({
         title: 'Programme',
         playerId,
-        startDay: mondayOf(dayjs().format('YYYY-MM-DD')),
+        startDay: mondayOf(todayInClub()),
         weeks: FIRST_WEEKS,
         matchDays: [],
         items: [],

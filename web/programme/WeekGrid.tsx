@@ -1,16 +1,12 @@
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, useDroppable } from '@dnd-kit/core';
 import dayjs from 'dayjs';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { addDays, WEEK_DAYS } from '../../core/programme/days.ts';
 import { countDone, type ItemState } from '../../core/programme/donePlanned.ts';
 import type { ProgrammeDocument, ProgrammeItem } from '../../core/records/programme.ts';
+import { useDragSensors } from '../controls/useDragSensors.ts';
+import { spokenDay } from '../words/dates.ts';
+import { ItemCard } from './ItemCard.tsx';
 
 interface WeekGridProps {
   readonly document: ProgrammeDocument;
@@ -19,21 +15,38 @@ interface WeekGridProps {
   readonly titleOf: (drill: string) => string;
   readonly chosen: string | undefined;
   readonly editable: boolean;
-  readonly onChoose: (item: string) => void;
+  /** Opens an entry, or closes the one that is open. */
+  readonly onChoose: (item: string | undefined) => void;
   readonly onMove: (item: string, day: string) => void;
+  /** What is shown of the entry that is open. */
+  readonly panel: (item: ProgrammeItem) => ReactNode;
 }
 
-/** A pointer must move so far before it is a drag, px: a tap chooses. */
-const DRAG_PX = 6;
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
-/** The weeks of a programme, a row each; entries are dragged to other days. */
+/** The weeks of a programme, a row each; entries are dragged to other days, or moved there by the keyboard. */
 export function WeekGrid(props: WeekGridProps) {
   const { document, states, editable, onMove } = props;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_PX } }),
-    useSensor(KeyboardSensor),
-  );
+  const sensors = useDragSensors();
+  const [told, setTold] = useState('');
+  const moved = useRef<string>(undefined);
+  // On another day it is another element: the keyboard stays with the entry.
+  useEffect(() => {
+    if (moved.current === undefined) return;
+    window.document.getElementById(`entry-${moved.current}`)?.focus();
+    moved.current = undefined;
+  }, [document]);
+  function moveBy(item: ProgrammeItem, days: number) {
+    const day = addDays(item.day, days);
+    const end = addDays(document.startDay, WEEK_DAYS * document.weeks);
+    if (day < document.startDay || day >= end) {
+      setTold(`${spokenDay(day)} is not in this programme`);
+      return;
+    }
+    moved.current = item.id;
+    onMove(item.id, day);
+    setTold(`Moved to ${spokenDay(day)}`);
+  }
   return (
     <DndContext
       sensors={editable ? sensors : []}
@@ -42,6 +55,9 @@ export function WeekGrid(props: WeekGridProps) {
         if (item !== undefined && over !== null && over.id !== item.day) onMove(item.id, String(over.id));
       }}
     >
+      <div role="status" className="visually-hidden">
+        {told}
+      </div>
       <div className="weeks" role="table" aria-label="Weeks of the programme">
         <div role="row" className="week week-head">
           <div role="columnheader">Week</div>
@@ -69,7 +85,7 @@ export function WeekGrid(props: WeekGridProps) {
                 )}
               </div>
               {days.map((day) => (
-                <DayCell key={day} day={day} {...props} />
+                <DayCell key={day} day={day} onMoveBy={moveBy} {...props} />
               ))}
             </div>
           );
@@ -79,13 +95,18 @@ export function WeekGrid(props: WeekGridProps) {
   );
 }
 
-function DayCell({ day, ...props }: WeekGridProps & { readonly day: string }) {
+interface DayCellProps extends WeekGridProps {
+  readonly day: string;
+  readonly onMoveBy: (item: ProgrammeItem, days: number) => void;
+}
+
+function DayCell({ day, onMoveBy, ...props }: DayCellProps) {
   const { setNodeRef, isOver } = useDroppable({ id: day });
-  const { document, today } = props;
+  const { document, today, states, titleOf, chosen, editable, onChoose, panel } = props;
   const match = document.matchDays.includes(day);
   const name = [isOver ? 'day over' : 'day', day === today ? 'today' : ''].join(' ');
   return (
-    <div ref={setNodeRef} role="cell" className={name} aria-label={dayjs(day).format('dddd D MMMM')}>
+    <div ref={setNodeRef} role="cell" className={name} aria-label={spokenDay(day)}>
       <span className="day-name">
         {dayjs(day).format('ddd D MMM')}
         {match ? ', match' : ''}
@@ -93,51 +114,18 @@ function DayCell({ day, ...props }: WeekGridProps & { readonly day: string }) {
       {document.items
         .filter((item) => item.day === day)
         .map((item) => (
-          <ItemCard key={item.id} item={item} {...props} />
+          <ItemCard
+            key={item.id}
+            item={item}
+            title={titleOf(item.drill)}
+            state={states.get(item.id)?.kind ?? 'open'}
+            opened={item.id === chosen}
+            editable={editable}
+            panel={panel}
+            onChoose={onChoose}
+            onMoveBy={(days) => onMoveBy(item, days)}
+          />
         ))}
     </div>
-  );
-}
-
-const STATE_WORDS: Readonly<Record<ItemState['kind'], string>> = {
-  scored: 'scored',
-  ticked: 'done',
-  open: '',
-  missed: 'left out',
-};
-
-function ItemCard({
-  item,
-  states,
-  titleOf,
-  chosen,
-  editable,
-  onChoose,
-}: WeekGridProps & { readonly item: ProgrammeItem }) {
-  const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
-    id: item.id,
-    disabled: !editable,
-  });
-  const state = states.get(item.id)?.kind ?? 'open';
-  const moved = transform === null ? undefined : `translate(${transform.x}px, ${transform.y}px)`;
-  return (
-    <button
-      ref={setNodeRef}
-      type="button"
-      // Who may not drag may still choose: to them it is a plain button.
-      {...(editable ? attributes : {})}
-      {...listeners}
-      aria-pressed={item.id === chosen}
-      className={`programme-item ${state}${item.id === chosen ? ' chosen' : ''}`}
-      style={{ transform: moved, zIndex: isDragging ? 10 : undefined, position: 'relative' }}
-      onClick={() => onChoose(item.id)}
-    >
-      <b>{titleOf(item.drill)}</b>
-      <span className="muted">
-        stage {item.stage}, {item.minutes} min{item.kind === 'practice' ? '' : `, ${item.kind}`}
-      </span>
-      {item.note !== '' && <span className="print-only">{item.note}</span>}
-      {STATE_WORDS[state] !== '' && <span>{STATE_WORDS[state]}</span>}
-    </button>
   );
 }

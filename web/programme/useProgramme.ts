@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Programme, ProgrammeDocument, ProgrammeWithRounds } from '../../core/records/programme.ts';
 import { clubOverviewQuery } from '../api/club.ts';
-import { programmesQuery } from '../api/programmes.ts';
+import { programmesQuery, proposalsQuery } from '../api/programmes.ts';
 import { useViewer } from '../api/viewer.ts';
 import { change, redo, startHistory, undo, type History } from '../controls/history.ts';
 import { programmeDocuments } from '../outbox/documents.ts';
@@ -21,6 +21,7 @@ export function useProgramme(id: string) {
       before === undefined ? before : { ...before, programme: { ...next, ticks: before.programme.ticks } },
     );
     void queries.invalidateQueries({ queryKey: programmesQuery.queryKey, exact: true });
+    void queries.invalidateQueries({ queryKey: proposalsQuery(id).queryKey });
     void queries.invalidateQueries({ queryKey: clubOverviewQuery('').queryKey.slice(0, 2) });
   });
   const [steps, setSteps] = useState<History<ProgrammeDocument>>();

@@ -31,24 +31,47 @@ function showWeek(editable: boolean): void {
       editable={editable}
       onChoose={onChoose}
       onMove={onMove}
+      panel={({ id }) => `panel of ${id}`}
     />,
   );
 }
 
-it.each([true, false])('an entry can be chosen, whether it may be dragged (%s) or not', (editable) => {
-  showWeek(editable);
+function entries(): readonly [HTMLElement, HTMLElement] {
   const [ticked, open] = screen.getAllByRole('button', { name: /^The harbour-turn/ });
   if (ticked === undefined || open === undefined) throw new Error('two entries are planned');
-  for (const entry of [ticked, open]) expect(entry.getAttribute('aria-disabled')).not.toBe('true');
-  expect([ticked, open].map((entry) => entry.getAttribute('aria-pressed'))).toEqual(['false', 'true']);
+  return [ticked, open];
+}
+
+it.each([true, false])('an entry opens where it stands, whether it may be moved (%s) or not', (editable) => {
+  showWeek(editable);
+  const [ticked, open] = entries();
+  expect([ticked, open].map((entry) => entry.getAttribute('aria-expanded'))).toEqual(['false', 'true']);
+  expect(screen.getByText('panel of b')).toBeTruthy();
   fireEvent.click(ticked);
   expect(onChoose).toHaveBeenCalledWith('a');
 });
 
-it('only what may be dragged says that it can be', () => {
+it('the keyboard moves an entry by a day or a week, and says where it is now', () => {
   showWeek(true);
-  expect(screen.getAllByRole('button')[0]?.getAttribute('aria-roledescription')).toBe('draggable');
+  const [, open] = entries();
+  fireEvent.keyDown(open, { key: 'ArrowRight', altKey: true });
+  expect(onMove).toHaveBeenLastCalledWith('b', '2026-11-28');
+  expect(screen.getByText('Moved to Saturday 28 November')).toBeTruthy();
+  fireEvent.keyDown(open, { key: 'ArrowLeft', altKey: true });
+  expect(onMove).toHaveBeenLastCalledWith('b', '2026-11-26');
+  // A plain arrow scrolls, as everywhere.
+  fireEvent.keyDown(open, { key: 'ArrowRight' });
+  expect(onMove).toHaveBeenCalledTimes(2);
+});
+
+it('no entry leaves the programme, and who only reads it moves nothing', () => {
+  showWeek(true);
+  const [, open] = entries();
+  fireEvent.keyDown(open, { key: 'ArrowUp', altKey: true });
+  fireEvent.keyDown(open, { key: 'ArrowDown', altKey: true });
+  expect(onMove).not.toHaveBeenCalled();
   cleanup();
   showWeek(false);
-  expect(screen.getAllByRole('button')[0]?.getAttribute('aria-roledescription')).toBeNull();
+  fireEvent.keyDown(entries()[1], { key: 'ArrowRight', altKey: true });
+  expect(onMove).not.toHaveBeenCalled();
 });

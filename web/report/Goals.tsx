@@ -1,3 +1,4 @@
+import { useWords } from '../words/useWords.ts';
 import { Button, Group, Text, TextInput, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -84,6 +85,7 @@ function ProposedGoals({
   readonly playerId: string;
   readonly onTake: (goal: string) => void;
 }) {
+  const { skillName } = useWords();
   const next = useQuery(nextDrillsQuery(playerId));
   const drills = useQuery(drillsQuery);
   return (next.data ?? []).slice(0, PROPOSED).map((proposal) => {
@@ -92,13 +94,15 @@ function ProposedGoals({
     return (
       <Group key={proposal.drill} justify="space-between" mt={4} wrap="nowrap">
         <Text size="sm">
-          {title}, stage {proposal.stage}: {nextDrillWords(proposal)}
+          {title}, stage {proposal.stage}: {nextDrillWords(proposal, skillName)}
         </Text>
         <Button
           size="compact-sm"
           variant="default"
           style={{ flexShrink: 0 }}
-          onClick={() => onTake(`Practise “${title}” at stage ${proposal.stage}, for ${proposal.skill}`)}
+          onClick={() =>
+            onTake(`Practise “${title}” at stage ${proposal.stage}, for ${skillName(proposal.skill)}`)
+          }
         >
           Make it a goal
         </Button>

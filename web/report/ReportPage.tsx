@@ -1,7 +1,7 @@
 import { DayField } from '../controls/DayField.tsx';
 import { Anchor, Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { boundsOfDay } from '../words/clubTime.ts';
 import { Link, useParams } from 'react-router';
 import type { Report } from '../../core/records/report.ts';
 import { playerProgressQuery } from '../api/players.ts';
@@ -44,8 +44,8 @@ function Paper({ report }: { readonly report: Report }) {
   const { from, to, playerId } = draft;
   const progress = useQuery(
     playerProgressQuery(playerId, {
-      from: dayjs(from).startOf('day').toISOString(),
-      to: dayjs(to).endOf('day').toISOString(),
+      from: boundsOfDay(from).from.toISOString(),
+      to: boundsOfDay(to).to.toISOString(),
     }),
   );
   return (

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { inClub, todayInClub } from '../words/clubTime.ts';
 import type { ReportDocument } from '../../core/records/report.ts';
 import { reportsQuery } from '../api/reports.ts';
 import { DocumentsPart } from '../controls/DocumentsPart.tsx';
@@ -23,8 +23,8 @@ export function ReportsPart({ playerId }: { readonly playerId: string }) {
       none="None yet: a page for the player and their parents, with your words."
       begin={(): ReportDocument => ({
         playerId,
-        from: dayjs().subtract(FIRST_MONTHS, 'month').format('YYYY-MM-DD'),
-        to: dayjs().format('YYYY-MM-DD'),
+        from: inClub().subtract(FIRST_MONTHS, 'month').format('YYYY-MM-DD'),
+        to: todayInClub(),
         words: '',
         goals: [],
       })}

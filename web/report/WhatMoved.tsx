@@ -1,6 +1,6 @@
 import { Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { dayOf } from '../words/clubTime.ts';
 import { resultText } from '../../core/counting/result.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -85,7 +85,7 @@ function Pictures({ playerId, kind, title, from, to }: PicturesProps) {
   }
   const staged = atStage(entry.data.document, stage);
   const within = ({ startedAt }: { readonly startedAt: string }) => {
-    const day = dayjs(startedAt).format('YYYY-MM-DD');
+    const day = dayOf(startedAt);
     return day >= from && day <= to;
   };
   const comparable = comparableRounds(results.data, kind).filter(within);

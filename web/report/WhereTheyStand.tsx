@@ -1,9 +1,10 @@
+import { useWords } from '../words/useWords.ts';
 import { Text, Title } from '@mantine/core';
 import type { PlayerProgress } from '../../core/records/progress.ts';
 import { colour, TEXT_FONT } from '../theme.ts';
 import { LEVELS } from '../../core/player/levels.ts';
 import { courseWords } from '../words/courseWords.ts';
-import { levelWords } from '../words/levelWords.ts';
+import { ratingWords } from '../words/ratingWords.ts';
 import { capital } from '../words/vocabulary.ts';
 
 const WIDTH = 420;
@@ -11,6 +12,7 @@ const at = (rating: number) => (WIDTH * rating) / 100;
 
 /** The ratings as they are read by parents: a bar each, the level in words, how sure it is. */
 export function WhereTheyStand({ progress }: { readonly progress: PlayerProgress }) {
+  const { skillName } = useWords();
   const { ratings, kinds } = progress;
   const rounds = kinds.reduce((sum, kind) => sum + kind.rounds, 0);
   return (
@@ -26,9 +28,9 @@ export function WhereTheyStand({ progress }: { readonly progress: PlayerProgress
       {ratings.map((rating) => (
         <div key={rating.skill} className="report-rating">
           <div>
-            <b>{capital(rating.skill)}</b>
+            <b>{capital(skillName(rating.skill))}</b>
             <br />
-            {`about ${Math.round(rating.rating)} of 100, ${levelWords(rating.rating)}`}
+            {`${Math.round(rating.rating)} of 100`}
           </div>
           <svg viewBox={`-4 0 ${WIDTH + 8} 34`} role="img" aria-label={`${Math.round(rating.rating)} of 100`}>
             <rect x={0} y={9} width={WIDTH} height={6} fill={colour('line')} />
@@ -56,8 +58,7 @@ export function WhereTheyStand({ progress }: { readonly progress: PlayerProgress
             ))}
           </svg>
           <Text size="sm">
-            {courseWords(rating)} Nine times in ten the truth lies between {Math.round(rating.low)} and{' '}
-            {Math.round(rating.high)}.
+            {ratingWords(rating)} {courseWords(rating)}
           </Text>
         </div>
       ))}

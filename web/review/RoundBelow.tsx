@@ -6,6 +6,7 @@ import { RoundCare } from './RoundCare.tsx';
 import { RoundReview } from './RoundReview.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { NextInGroup } from './NextInGroup.tsx';
+import { ProposalsNotice } from '../controls/ProposalsNotice.tsx';
 import { Proposals } from './Proposals.tsx';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import type { Course, ScoredSoFar } from '../../core/scoring/course.ts';
@@ -34,6 +35,7 @@ export function RoundBelow({ open, course, scoring }: RoundBelowProps) {
       {over && (
         <>
           <Proposals open={open} course={course} scoring={scoring} />
+          <ProposalsNotice playerId={round.player.id} />
           <RoundReview open={open} course={course} scoring={scoring} />
           <Stack gap={8}>
             {round.lesson === null ? (

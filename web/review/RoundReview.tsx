@@ -5,12 +5,14 @@ import { reviewRound } from '../../core/scoring/roundReview.ts';
 import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { EllipseMark } from '../table/EllipseMark.tsx';
 import { ErrorArrow, LandingMark } from '../table/marks.tsx';
-import { alongAndAcross, centimetres } from '../words/units.ts';
+import { alongAndAcross } from '../words/units.ts';
+import { shortLength } from '../words/lengths.ts';
 import { capital } from '../words/vocabulary.ts';
 import type { Course } from '../../core/scoring/course.ts';
 import type { ScoredSoFar } from '../../core/scoring/course.ts';
 import { PlanAgainst } from './PlanAgainst.tsx';
 import { TroubleCard } from './TroubleCard.tsx';
+import { LineKey } from '../table/LineKey.tsx';
 
 interface RoundReviewProps {
   readonly open: OpenRound;
@@ -35,7 +37,7 @@ export function RoundReview({ open, course, scoring }: RoundReviewProps) {
           <Text className="big">{capital(alongAndAcross(landings.bias.along, landings.bias.across))}</Text>
           <Text size="sm">
             on average, along and across the cue ball’s way; half of the landings lie within{' '}
-            {centimetres(landings.bias.medianDistance)} of the plan.
+            {shortLength(landings.bias.medianDistance)} of the plan.
           </Text>
           <DrillDrawing drill={drill} stage={stage} plan={plan}>
             {landings.half !== undefined && <EllipseMark ellipse={landings.half} />}
@@ -44,6 +46,13 @@ export function RoundReview({ open, course, scoring }: RoundReviewProps) {
             )}
             {landings.half !== undefined && <ErrorArrow from={plan.landing} to={landings.half.centre} />}
           </DrillDrawing>
+          <LineKey
+            cueBall="planned"
+            wanted
+            landings="landings"
+            half={landings.half !== undefined}
+            error={landings.half !== undefined}
+          />
         </>
       )}
       <dl className="facts">

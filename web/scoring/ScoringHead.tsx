@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import { resultText } from '../../core/counting/result.ts';
 import type { OpenRound } from '../../core/records/openRound.ts';
 import { conditionsInWords } from '../words/conditionWords.ts';
+import { FindButton } from '../app/palette/FindButton.tsx';
+import { meanWords } from './meanWords.ts';
 import { useViewer } from '../api/viewer.ts';
 import { OutboxNotice } from '../outbox/OutboxNotice.tsx';
 import { attemptsIn, progressOf, type Course } from '../../core/scoring/course.ts';
@@ -15,14 +17,16 @@ interface ScoringHeadProps {
   readonly word: string;
   /** The lab with this shot in it; undefined where there is none. */
   readonly labTo: string | undefined;
+  readonly onCounting: () => void;
 }
 
-export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadProps) {
+export function ScoringHead({ open, course, actions, word, labTo, onCounting }: ScoringHeadProps) {
   const { round, document } = open;
   const viewer = useViewer();
   const { scoring, storeFailed } = actions;
   const { conditions } = open.tableState;
   const { result } = progressOf(course, scoring.attempts);
+  const beside = meanWords(course, scoring.attempts);
   const planned = attemptsIn(course);
   const over = scoring.ended !== null;
   const current = Math.min(scoring.attempts.length + (over ? 0 : 1), planned ?? Infinity);
@@ -44,6 +48,9 @@ export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadP
                 Think it through
               </Anchor>
             )}
+            <Anchor component="button" type="button" size="sm" underline="always" onClick={onCounting}>
+              How it counts
+            </Anchor>
           </Group>
           <Title order={1} size="h2">
             {document.title}
@@ -52,9 +59,11 @@ export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadP
             {round.player.name}, {round.table.name}
             {conditions === null ? '' : ` (${conditionsInWords(conditions.conditions)})`},{' '}
             {document.stages[round.stage - 1]?.title.toLowerCase()}
+            {round.mirrored ? ', mirrored' : ''}
           </Text>
         </div>
         <Group gap="xl" wrap="nowrap">
+          <FindButton />
           <div>
             <Text size="sm" c="dimmed">
               {over ? `${word}s` : word}
@@ -70,6 +79,11 @@ export function ScoringHead({ open, course, actions, word, labTo }: ScoringHeadP
             <Text className="big" data-testid="points">
               {resultText(result)}
             </Text>
+            {beside !== undefined && (
+              <Text size="sm" c="dimmed" data-testid="mean">
+                {beside}
+              </Text>
+            )}
           </div>
         </Group>
       </Group>

@@ -4,11 +4,14 @@ import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import { ChangeDialog } from './change/ChangeDialog.tsx';
 import { AttemptStrip } from './AttemptStrip.tsx';
 import { ConflictList } from './ConflictList.tsx';
+import { CountingDialog } from './CountingDialog.tsx';
 import { EndDialog } from './EndDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { PadButton, pressed } from './pads/PadButton.tsx';
 import type { PadAction } from '../controls/padAction.ts';
 import { useKeys } from '../controls/useKeys.ts';
+import { usePadSide } from '../controls/usePadSide.ts';
+import { useUndoKeys } from '../controls/useUndoKeys.ts';
 import { ScoringHead } from './ScoringHead.tsx';
 import { attemptsIn, type Course, type ScoredSoFar } from '../../core/scoring/course.ts';
 import type { ScoringActions } from './useScoring.ts';
@@ -64,8 +67,9 @@ export function ScoringLayout(props: ScoringLayoutProps) {
     review: Review,
   } = props;
   const { scoring } = actions;
-  const [dialog, setDialog] = useState<'keys' | 'end'>();
+  const [dialog, setDialog] = useState<'keys' | 'end' | 'counting'>();
   const [told, setTold] = useState<StoredAttempt>();
+  const { side } = usePadSide();
   const over = scoring.ended !== null;
   const close = useCallback(() => setDialog(undefined), []);
 
@@ -77,6 +81,15 @@ export function ScoringLayout(props: ScoringLayoutProps) {
     { key: 'e', label: 'End', run: () => setDialog('end'), disabled: over },
     { key: '?', label: '', run: () => setDialog('keys') },
   ];
+  useUndoKeys({
+    onUndo: () => {
+      if (!nothingYet) actions.undo();
+    },
+    onRedo: () => {
+      if (scoring.undone.length > 0 && !over) actions.redo();
+    },
+    paused: dialog !== undefined || told !== undefined,
+  });
   const keys = over ? foot : [...pad, ...foot];
   useKeys(keys, {
     paused: dialog !== undefined || told !== undefined,
@@ -84,8 +97,15 @@ export function ScoringLayout(props: ScoringLayoutProps) {
   });
 
   return (
-    <main className="scoring">
-      <ScoringHead open={open} course={course} actions={actions} word={word} labTo={labTo} />
+    <main className={side === 'left' ? 'scoring pad-left' : 'scoring'}>
+      <ScoringHead
+        open={open}
+        course={course}
+        actions={actions}
+        word={word}
+        labTo={labTo}
+        onCounting={() => setDialog('counting')}
+      />
       <div className="scoring-table">
         {table}
         <div className="scoring-aside">{aside}</div>
@@ -138,6 +158,12 @@ export function ScoringLayout(props: ScoringLayoutProps) {
         onClose={close}
         actions={[...pad, ...foot]}
         more={props.moreKeys ?? []}
+      />
+      <CountingDialog
+        opened={dialog === 'counting'}
+        onClose={close}
+        drill={course.counting.drill}
+        stage={open.document.stages[open.round.stage - 1]}
       />
       <EndDialog
         opened={dialog === 'end'}

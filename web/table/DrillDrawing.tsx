@@ -12,6 +12,8 @@ import type { Orientation } from './projection.ts';
 import { TargetMark } from './TargetMark.tsx';
 import { TableDrawing } from './TableDrawing.tsx';
 import { WindowMark } from './WindowMark.tsx';
+import { PocketMark } from './PocketMark.tsx';
+import { pocketsOfTask } from './pocketsOfTask.ts';
 
 /** The seed with which thrown balls are shown before they are thrown for a round. */
 const SHOWN_SEED = 1;
@@ -79,6 +81,7 @@ export function DrillDrawing({
               kind={path.id === CUE_BALL ? 'cue' : 'object'}
             />
           ))}
+      {!small && pocketsOfTask(drill.task).map((name) => <PocketMark key={name} name={name} />)}
       {plan !== undefined && <WantedMark at={plan.landing} />}
       {!small && <StationMarks drill={drill} preset={table.preset} now={stationOfAttempt(drill, attempt)} />}
       {balls.map((ball) => {

@@ -18,6 +18,7 @@ export function round(change: Partial<Round>): Round {
     revision: 1,
     stage: 1,
     ladderStart: 0,
+    mirrored: false,
     seed: 1,
     lesson: null,
     startedAt: '2026-11-01T18:00:00Z',

@@ -2,6 +2,7 @@ import { Checkbox, Group, Text, Title } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import dayjs from 'dayjs';
+import { dayOf, todayInClub } from '../words/clubTime.ts';
 import { Link } from 'react-router';
 import { mondayOf } from '../../core/programme/days.ts';
 import { donePlanned, isTickable } from '../../core/programme/donePlanned.ts';
@@ -19,7 +20,7 @@ export function Homework({ playerId }: { readonly playerId: string }) {
   const viewer = useViewer();
   const own = (programmes.data ?? []).filter((each) => each.player.id === playerId && !each.archived);
   const full = useQueries({ queries: own.map(({ id }) => tickedProgrammeQuery(id)) });
-  const today = dayjs().format('YYYY-MM-DD');
+  const today = todayInClub();
   const entries = full
     .flatMap(({ data }) => (data === undefined ? [] : entriesOf(data, today)))
     .sort((a, b) => a.item.day.localeCompare(b.item.day));
@@ -77,7 +78,7 @@ function entriesOf({ programme, rounds }: ProgrammeWithRounds, today: string) {
     rounds.map((round) => ({
       id: round.id,
       drill: round.drill,
-      day: dayjs(round.startedAt).format('YYYY-MM-DD'),
+      day: dayOf(round.startedAt),
     })),
     today,
   );

@@ -1,23 +1,27 @@
 import { Button, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { todayInClub } from '../words/clubTime.ts';
 import { Link } from 'react-router';
 import { resultText } from '../../core/counting/result.ts';
 import type { DrillEntry } from '../../core/records/listedDrill.ts';
 import type { Lesson } from '../../core/records/lesson.ts';
-import type { Player } from '../../core/records/player.ts';
 import type { RoundSummary } from '../../core/records/round.ts';
 import { groupBy } from '../../core/statistics/groupBy.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { lessonsQuery } from '../api/lessons.ts';
 import { playersQuery } from '../api/players.ts';
 import { todayQuery } from '../api/today.ts';
+import { levelWords } from '../words/levelWords.ts';
+import { resultWords } from '../words/resultWords.ts';
 import { ago } from '../words/dates.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { Sight } from '../controls/Sight.tsx';
 import { useViewer } from '../api/viewer.ts';
+import { ProposalsNotice } from '../controls/ProposalsNotice.tsx';
 import { Homework } from './Homework.tsx';
 import { OwnGame } from './OwnGame.tsx';
+import { PlansWaiting } from './PlansWaiting.tsx';
+import { Waiting } from './Waiting.tsx';
 
 function titleOf(drills: readonly DrillEntry[] | undefined, slug: string): string {
   return drills?.find((entry) => entry.document.slug === slug)?.document.title ?? slug;
@@ -55,8 +59,12 @@ export function Today() {
         </Button>
       </div>
 
-      {viewer.role === 'player' && <Homework playerId={viewer.id} />}
-      <TodaysLessons />
+      {viewer.role === 'player' && (
+        <>
+          <Homework playerId={viewer.id} />
+          <ProposalsNotice playerId={viewer.id} />
+        </>
+      )}
       {open.length > 0 && (
         <section aria-labelledby="open-title">
           <Title order={2} size="h3" id="open-title" mb="xs">
@@ -79,14 +87,20 @@ export function Today() {
       )}
 
       <SimpleGrid cols={{ base: 1, md: 2 }} spacing="lg">
-        {viewer.role === 'player' ? (
-          <OwnGame
-            playerId={viewer.id}
-            lastAt={waiting.find(({ id }) => id === viewer.id)?.lastRoundAt ?? null}
-          />
-        ) : (
-          <Waiting players={waiting} />
-        )}
+        <Stack>
+          <TodaysLessons />
+          {viewer.role === 'player' ? (
+            <OwnGame
+              playerId={viewer.id}
+              lastAt={waiting.find(({ id }) => id === viewer.id)?.lastRoundAt ?? null}
+            />
+          ) : (
+            <>
+              <PlansWaiting />
+              <Waiting players={waiting} />
+            </>
+          )}
+        </Stack>
         <section aria-labelledby="recent-title">
           <Title order={2} size="h3" id="recent-title" mb="xs">
             Just played
@@ -103,29 +117,8 @@ export function Today() {
   );
 }
 
-/** Those who have not practised for the longest. */
-function Waiting({ players }: { readonly players: readonly Player[] }) {
-  return (
-    <section aria-labelledby="waiting-title">
-      <Title order={2} size="h3" id="waiting-title" mb="xs">
-        Longest without practice
-      </Title>
-      <Stack gap={6}>
-        {players.length === 0 && <Text>No players yet. Add the first one in Players.</Text>}
-        {players.map((player) => (
-          <Link key={player.id} to={`/players/${player.id}`} className="card card-link">
-            <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
-              <Text fw={700}>{player.name}</Text>
-              <Text c="dimmed">{player.lastRoundAt === null ? 'no round yet' : ago(player.lastRoundAt)}</Text>
-            </div>
-          </Link>
-        ))}
-      </Stack>
-    </section>
-  );
-}
-
 function RecentRound({ round, title }: { readonly round: RoundSummary; readonly title: string }) {
+  const [text, words] = [resultText(round.result), resultWords(round.result)];
   return (
     <Link to={`/players/${round.playerId}?drill=${round.drill}`} className="card card-link">
       <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
@@ -136,10 +129,16 @@ function RecentRound({ round, title }: { readonly round: RoundSummary; readonly 
             {title}, {ago(round.endedAt)}
           </Text>
         </div>
-        <Text className="big">{resultText(round.result)}</Text>
-        <Text size="sm" c="dimmed">
-          {round.result.unit}
-        </Text>
+        <div style={{ textAlign: 'right' }}>
+          <Text>
+            <b className="big">{text}</b> {words.slice(text.length + 1)}
+          </Text>
+          {round.rating !== null && (
+            <Text size="sm" c="dimmed">
+              {levelWords(round.rating)}
+            </Text>
+          )}
+        </div>
       </div>
     </Link>
   );
@@ -173,7 +172,7 @@ function TodaysLessons() {
   const viewer = useViewer();
   const lessons = useQuery(lessonsQuery);
   const players = useQuery(playersQuery);
-  const today = dayjs().format('YYYY-MM-DD');
+  const today = todayInClub();
   const here = (lessons.data ?? []).filter(
     ({ archived, document }) => !archived && document.day === today && document.endedAt === null,
   );
@@ -187,7 +186,7 @@ function TodaysLessons() {
       <Title order={2} size="h3" id="lessons-title" mb="xs">
         Lessons today
       </Title>
-      <SimpleGrid cols={{ base: 1, sm: 2, md: 3 }}>
+      <Stack gap={6}>
         {[...evenings.values()].map((tables) => (
           <EveningCard key={tables[0]?.id} tables={tables} nameOf={nameOf} />
         ))}
@@ -204,7 +203,7 @@ function TodaysLessons() {
               </Text>
             </Link>
           ))}
-      </SimpleGrid>
+      </Stack>
     </section>
   );
 }

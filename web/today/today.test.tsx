@@ -4,12 +4,15 @@ import { cleanup, screen, within } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { drillsQuery } from '../api/drills.ts';
-import { programmeQuery, programmesQuery } from '../api/programmes.ts';
+import { nextDrillsQuery } from '../api/players.ts';
+import { programmeQuery, programmesQuery, proposalsQuery } from '../api/programmes.ts';
 import { emptyPage, show } from '../testing/page.tsx';
 import { item, programme } from '../testing/programme.ts';
 import { round } from '../testing/round.ts';
 import { Homework } from './Homework.tsx';
 import { OwnGame } from './OwnGame.tsx';
+import { PlansWaiting } from './PlansWaiting.tsx';
+import { Waiting } from './Waiting.tsx';
 
 /** On a Wednesday. */
 const NOW = new Date(2026, 10, 25, 12);
@@ -102,4 +105,62 @@ it('a student’s own game has their progress, their own programmes and the call
   cleanup();
   showKnown(<OwnGame playerId="idris" lastAt={null} />, programme([]));
   expect(screen.queryByText('Towards the winter')).toBeNull();
+});
+
+describe('what a coach has to do', () => {
+  const player = {
+    id: 'wren',
+    name: 'Wren',
+    hand: 'right' as const,
+    archived: false,
+    rounds: 3,
+    hasSignIn: false,
+    mayRewrite: false,
+  };
+
+  it('lists the plans that wait for a word, and leaves out those that do not', () => {
+    const known = programme([item('coming', { day: '2026-11-27' })]);
+    const quiet = { ...known.programme, id: 'quiet', player: { ...known.programme.player, name: 'Pim' } };
+    const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+    queries.setQueryData(programmesQuery.queryKey, [known.programme, quiet]);
+    const proposal = { key: 'k', kind: 'up' as const, drill: 'harbour-turn', shown: null, changes: [] };
+    queries.setQueryData(proposalsQuery(known.programme.id).queryKey, {
+      proposals: [proposal, { ...proposal, key: 'l' }],
+      version: 1,
+      answers: [],
+    });
+    queries.setQueryData(proposalsQuery('quiet').queryKey, { proposals: [], version: 1, answers: [] });
+    show(
+      <QueryClientProvider client={queries}>
+        <PlansWaiting />
+      </QueryClientProvider>,
+    );
+    const links = screen.getAllByRole('link');
+    expect(links.map((link) => link.getAttribute('href'))).toEqual([`/programmes/${known.programme.id}`]);
+    expect(within(screen.getByRole('region')).getByText('2 proposals')).toBeDefined();
+    expect(screen.queryByText('Pim')).toBeNull();
+  });
+
+  it('says what who has waited longest would gain most by', () => {
+    const queries = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
+    queries.setQueryData(drillsQuery.queryKey, []);
+    queries.setQueryData(nextDrillsQuery('wren').queryKey, [
+      {
+        drill: 'harbour-turn',
+        stage: 1,
+        skill: 'run-out' as const,
+        behind: 12,
+        isSurelyBehind: true,
+        shows: null,
+        restDays: 9,
+        course: null,
+      },
+    ]);
+    show(
+      <QueryClientProvider client={queries}>
+        <Waiting players={[{ ...player, lastRoundAt: new Date(2026, 10, 16).toISOString() }]} />
+      </QueryClientProvider>,
+    );
+    expect(screen.getByText('due for run-out: harbour-turn')).toBeDefined();
+  });
 });

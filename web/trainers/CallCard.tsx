@@ -8,6 +8,7 @@ import { paceWord } from '../words/eventWords.ts';
 import { tipWords } from '../words/tipWords.ts';
 import { AnswerForm } from '../planner/AnswerForm.tsx';
 import type { CallState } from './callState.ts';
+import { speedWords } from '../words/lengths.ts';
 
 interface CallCardProps {
   readonly state: Exclude<CallState, { readonly step: 'choosing' }>;
@@ -50,7 +51,7 @@ export function CallCard(props: CallCardProps) {
       </Title>
       {shownOf(question) !== 'nothing' && (
         <Text size="sm" mt={4}>
-          The stroke: {question.shot.strike.speed.toFixed(1)} m/s, {paceWord(question.shot.strike.speed)}; tip{' '}
+          The stroke: {speedWords(question.shot.strike.speed)}, {paceWord(question.shot.strike.speed)}; tip{' '}
           {tipWords(question.shot.strike.tip)}.
         </Text>
       )}

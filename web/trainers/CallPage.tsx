@@ -1,3 +1,4 @@
+import { LineKey } from '../table/LineKey.tsx';
 import { Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
@@ -7,13 +8,14 @@ import { atStage } from '../../core/drill/stage.ts';
 import { pathAfterHit } from '../../core/judgement/pose/path.ts';
 import { answerKindOf, drawnOf, isTapped, type CallQuestion } from '../../core/judgement/question.ts';
 import type { Point } from '../../core/math/point.ts';
+import { buildTable } from '../../core/table/table.ts';
 import { simulate } from '../../core/motion/simulate.ts';
-import { writtenAnswer } from '../../core/records/call.ts';
 import type { ListedDrill } from '../../core/records/listedDrill.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { playersQuery } from '../api/players.ts';
 import { useViewer } from '../api/viewer.ts';
 import { LabTabs } from '../controls/LabTabs.tsx';
+import { TableDrawing } from '../table/TableDrawing.tsx';
 import { useReplay } from '../table/replay.ts';
 import { AskCard } from './AskCard.tsx';
 import { askingFrom, pose, type Asking, type PositionOfDrill } from './callAsking.ts';
@@ -21,7 +23,7 @@ import { CallCard } from './CallCard.tsx';
 import { CallRecord } from '../charts/CallRecord.tsx';
 import { callReducer, type CallState } from './callState.ts';
 import { CallTable } from '../planner/CallTable.tsx';
-import { keepCall } from './keepCall.ts';
+import { useCallKept } from './useCallKept.ts';
 
 const LARGEST_SEED = 1_000_000;
 
@@ -73,29 +75,22 @@ export function CallPage() {
     networkMode: 'always',
   });
 
+  const keep = useCallKept(state, viewer, playerId);
   const revealed = state.step === 'revealed';
 
   /** Shows the answer and keeps the call. */
   function reveal() {
     const next = callReducer(state, { kind: 'reveal' });
     if (next.step !== 'revealed') return;
+    keep();
     dispatch({ kind: 'reveal' });
     replay.play();
-    if (playerId === null) return;
-    keepCall(viewer, {
-      playerId,
-      kind: next.question.kind,
-      preset: next.question.shot.table.preset.id,
-      source: next.source,
-      answer: writtenAnswer(next.answer),
-      score: next.score,
-      coach: next.coach && { answer: writtenAnswer(next.coach.answer), score: next.coach.score },
-      calledAt: new Date().toISOString(),
-    });
   }
 
   function choose(name: string, value: string | null) {
     if (value === null) return;
+    // What was committed to counts, also when it is left for another kind.
+    keep();
     set({ [name]: value });
     dispatch({ kind: 'leave' });
   }
@@ -118,15 +113,18 @@ export function CallPage() {
           <LabTabs />
         </Group>
         {question === undefined ? (
-          <section className="card">
-            <Title order={2} size="h3">
-              Say it before you see it
-            </Title>
-            <Text mt={6}>
-              A position is set and a stroke planned. You commit to an answer; then the table shows what
-              happens, by how much, and why. Positions too close to call come at the finest level only.
-            </Text>
-          </section>
+          <>
+            <TableDrawing table={buildTable(asking.preset)} label="The table, before a position is set" />
+            <section className="card">
+              <Title order={2} size="h3">
+                Say it before you see it
+              </Title>
+              <Text mt={6}>
+                A position is set and a stroke planned. You commit to an answer; then the table shows what
+                happens, by how much, and why. Positions too close to call come at the finest level only.
+              </Text>
+            </section>
+          </>
         ) : (
           <CallTable
             key={JSON.stringify(question.shot.strike)}
@@ -144,6 +142,7 @@ export function CallPage() {
             replay={replay}
           />
         )}
+        {revealed && <LineKey cueBall objectBall aim />}
         {state.step !== 'choosing' && (
           <CallCard
             state={state}

@@ -3,11 +3,12 @@ import { POCKET_NAMES } from '../../core/table/pockets.ts';
 import { pocketWords } from './places.ts';
 import { percent } from './units.ts';
 import type { Vocabulary } from './vocabulary.ts';
+import { speedWords } from './lengths.ts';
 
 /** What the player is asked about a break, in a sentence. */
 export function breakQuestionWords({ shot }: BreakCallQuestion, vocabulary: Vocabulary): string {
   const words = vocabulary === 'pool' ? 'The break' : 'The break-off';
-  return `${words} as it is drawn, at ${shot.strike.speed.toFixed(0)} m/s by a team player, racked with a template. When a ball falls and you go on: into which pocket will the easiest next ball go?`;
+  return `${words} as it is drawn, at ${speedWords(shot.strike.speed, 0)} by a team player, racked with a template. When a ball falls and you go on: into which pocket will the easiest next ball go?`;
 }
 
 /** What most breaks leave, and how sure that is. */

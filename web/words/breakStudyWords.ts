@@ -15,6 +15,7 @@ import type { ContactEffect } from '../../core/virtual/breaks/contactEffects.ts'
 import { tipWords } from './tipWords.ts';
 import { percent } from './units.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
+import { numberIn, shortLength, speedUnit, speedWords, tapeLength } from './lengths.ts';
 
 const shareWords = ({
   share,
@@ -46,7 +47,7 @@ export function studyLines(
     offTable.share > 0 ? [['A ball off the table', shareWords(offTable)]] : [];
   if (kind === 'reds') {
     return [
-      [`Cue ball back within ${Math.round(100 * BACK)} cm of the baulk cushion`, shareWords(back)],
+      [`Cue ball back within ${shortLength(BACK)} of the baulk cushion`, shareWords(back)],
       ['The opponent’s best pot', percent(next)],
       ['Reds moved', disturbed.toFixed(1)],
       [capital(termIn(vocabulary, 'inOff')), shareWords(inOff)],
@@ -81,7 +82,7 @@ export function bestBreakWords({ cells, best, asGood }: BreakMap, kind: RackKind
   const cell = cells[best];
   if (cell === undefined) return '';
   const { from, speed, study } = cell;
-  const at = `${speed.toFixed(1)} m/s from ${Math.round(1000 * from.y)} mm off the right`;
+  const at = `${speedWords(speed)} from ${tapeLength(from.y)} off the right`;
   const why =
     kind === 'reds'
       ? `the cue ball back in ${percent(study.back.share)}, the opponent’s best pot ${percent(study.next)}`
@@ -96,7 +97,7 @@ export function bestBreakWords({ cells, best, asGood }: BreakMap, kind: RackKind
 /** What a recording tells: "7.1 m/s (6.9 to 7.3)" */
 export function recordedWords(told: SpeedTold): string {
   if (told.kind === 'told')
-    return `${told.speed.toFixed(1)} m/s (${told.low.toFixed(1)} to ${told.high.toFixed(1)} in 95 of 100 cases)`;
+    return `${speedWords(told.speed)} (${numberIn(speedUnit(), told.low)} to ${numberIn(speedUnit(), told.high)} in 95 of 100 cases)`;
   return told.why === 'nothing heard'
     ? 'Cannot tell: no knock is heard in it.'
     : 'Cannot tell: it is not clear which knocks are the tip and the rack. Record nearer, or with less noise.';
@@ -133,7 +134,7 @@ export function breakStrokeWords({ at, covered, past, speed, from, tip }: BreakS
   const ball = at === 0 ? 'head ball' : `ball ${at + 1}`;
   const full = covered === 1 ? 'full' : `${percent(covered)} covered, past its ${past}`;
   const where = tip.side === 0 && tip.height === 0 ? '' : `, tip ${tipWords(tip)}`;
-  return `${ball} ${full}, ${speed.toFixed(1)} m/s, ${Math.round(1_000 * from.y)} mm off the right${where}`;
+  return `${ball} ${full}, ${speedWords(speed)}, ${tapeLength(from.y)} off the right${where}`;
 }
 
 /** What the best break does better than one's own, and whether that is sure. */
@@ -179,9 +180,9 @@ export function patternWords(pattern: LeftPattern, kind: RackKind): string {
   const where =
     sure.length === 0
       ? 'no ball can be counted on'
-      : `${sure.length === 1 ? 'ball' : 'balls'} ${list} within ${Math.round(100 * COUNTED_ON)} cm in half of them`;
+      : `${sure.length === 1 ? 'ball' : 'balls'} ${list} within ${shortLength(COUNTED_ON)} in half of them`;
   const cue = pattern.balls.find(({ place }) => place === 'cue')?.within;
-  const cueWords = cue === undefined ? '' : `, the cue ball within ${Math.round(100 * cue)} cm`;
+  const cueWords = cue === undefined ? '' : `, the cue ball within ${shortLength(cue)}`;
   return `${kind === 'reds' ? 'Best pot' : 'Next pot'} ${percent(pattern.next)}; ${where}${cueWords}.`;
 }
 

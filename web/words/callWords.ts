@@ -5,7 +5,8 @@ import { breakQuestionWords, explainBreak } from './breakCallWords.ts';
 import { explainKick, kickQuestionWords } from './kickCallWords.ts';
 import { gapWords, inOffGapWords } from './marginWords.ts';
 import { pocketWords } from './places.ts';
-import { centimetres, counted, percent } from './units.ts';
+import { counted, percent } from './units.ts';
+import { fineLength, shortLength, tapeLength } from './lengths.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
 /** What a trainer of a kind is called. */
@@ -78,7 +79,7 @@ function potQuestionWords(question: PotQuestion, vocabulary: Vocabulary): string
       return `${pot}. For how much of the cue ball’s way is a team player on the ${question.next} into the ${pocketWords(question.nextPocket, vocabulary)} pocket?`;
     case 'which side of the plant':
       return `The ${question.first} is to send the ${question.pot} into the ${pocketWords(question.pocket, vocabulary)} pocket; ${
-        question.gapMm === 0 ? 'they touch' : `they lie ${question.gapMm.toFixed(1)} mm apart`
+        question.gapMm === 0 ? 'they touch' : `they lie ${fineLength(question.gapMm / 1_000)} apart`
       }. On which side is the ${question.first} hit? ${vocabulary === 'pool' ? 'Centre ball' : 'Plain ball'}, medium pace.`;
     case 'which ball first':
       return 'Clear the table in any order. With which ball does a team player begin?';
@@ -100,7 +101,7 @@ export function answerWords(answer: CallAnswer, kind: CallKind, vocabulary: Voca
     case 'path':
       return `a way of ${answer.points.length} points`;
     case 'length':
-      return centimetres(answer.metres);
+      return shortLength(answer.metres);
     case 'side':
       return answer.side;
     case 'pick':
@@ -152,12 +153,12 @@ function explainPot(question: PotQuestion, vocabulary: Vocabulary): string {
     case 'draw the path':
       return 'The line is the cue ball’s way as the simulator plays it.';
     case 'how long is the window':
-      return `You are on the ${question.next} for ${centimetres(question.truth)} of the way.`;
+      return `You are on the ${question.next} for ${shortLength(question.truth)} of the way.`;
     case 'which side of the plant': {
       const flip =
         question.flipMm === undefined
-          ? 'No gap up to 12 mm changes the side.'
-          : `The side changes at a gap of about ${question.flipMm.toFixed(1)} mm: nearer, the first ball pulls the second along; farther apart, it is sent off on a way of its own.`;
+          ? `No gap up to ${tapeLength(0.012)} changes the side.`
+          : `The side changes at a gap of about ${fineLength(question.flipMm / 1_000)}: nearer, the first ball pulls the second along; farther apart, it is sent off on a way of its own.`;
       return `Hit it on the ${question.truth}. ${flip}`;
     }
     case 'which ball first': {

@@ -1,6 +1,7 @@
 import { toDegrees } from '../../core/math/angle.ts';
 import { squirtTangent } from '../../core/motion/strike.ts';
 import type { CueDocument } from '../../core/records/cue.ts';
+import { tapeLength, weightWords } from './lengths.ts';
 
 /** Side and ball by which a cue's squirt is told: half a radius, and a pool ball, kg. */
 const SIDE = 0.5;
@@ -10,8 +11,8 @@ const GRAMS = 1000;
 /** "560 g, 1470 mm, hard tip, thin shaft": what is known of a cue. */
 export function cueWords({ weight, length, tip, shaft }: CueDocument): string {
   const parts = [
-    weight === null ? '' : `${weight} g`,
-    length === null ? '' : `${length} mm`,
+    weight === null ? '' : weightWords(weight / GRAMS, 0),
+    length === null ? '' : tapeLength(length / 1_000),
     tip === '' ? '' : `tip: ${tip}`,
     shaft === '' ? '' : `shaft: ${shaft}`,
   ];

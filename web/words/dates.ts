@@ -1,5 +1,6 @@
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
+import { inClub } from './clubTime.ts';
 
 dayjs.extend(relativeTime);
 
@@ -10,17 +11,17 @@ export function ago(at: string | null): string {
 
 /** "24 Nov". */
 export function shortDay(at: string | number): string {
-  return dayjs(at).format('D MMM');
+  return inClub(at).format('D MMM');
 }
 
 /** "19:40". */
 export function clock(at: string): string {
-  return dayjs(at).format('HH:mm');
+  return inClub(at).format('HH:mm');
 }
 
 /** "24 Nov, 19:40". */
 export function dayAndClock(at: string): string {
-  return dayjs(at).format('D MMM, HH:mm');
+  return inClub(at).format('D MMM, HH:mm');
 }
 
 /** "Nov 25", of a month as "2025-11". */
@@ -28,7 +29,12 @@ export function monthName(month: string): string {
   return dayjs(`${month}-01`).format('MMM YY');
 }
 
+/** "Tuesday 24 November", of a day as "2026-11-24". */
+export function spokenDay(day: string): string {
+  return dayjs(day).format('dddd D MMMM');
+}
+
 /** "24 November 2026". */
 export function longDay(at: string): string {
-  return dayjs(at).format('D MMMM YYYY');
+  return inClub(at).format('D MMMM YYYY');
 }

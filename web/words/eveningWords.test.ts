@@ -17,12 +17,13 @@ it('says why there is a turn, and what another would cost', () => {
     gain: 0.5,
     tables: [],
     behind: 12,
+    isSurelyBehind: true,
     shows: null,
     restDays: null,
     course: null,
   } as const;
   expect(wantWords({ ...want, tables: [] })).toBe(
-    'Break lies 12 points behind the mean of the ratings; not played yet.',
+    'Break lies about 12 points behind the other skills; not played yet.',
   );
   expect(wantWords({ ...want, tables: [], kind: 'warm-up' })).toBe('To warm up: this goes well already.');
   expect(insteadWords('Pim', 0.03)).toBe('Pim here instead: the evening would be worth 3 % less.');

@@ -10,6 +10,7 @@ import type { MissedWay } from '../../core/counting/kickScore.ts';
 import type { Replays } from '../../core/counting/replays.ts';
 import { counted, percent } from './units.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
+import { speedWords, tapeLength } from './lengths.ts';
 
 /** Sights from corner to corner: on a long cushion, and on a short one. */
 const SIGHTS = { long: 8, short: 4 } as const;
@@ -29,7 +30,7 @@ export function cushionsWords(cushions: readonly string[], vocabulary: Vocabular
   return `by ${list} ${termIn(vocabulary, 'cushion')}`;
 }
 
-/** "aim at diamond 2.35 of the left rail", or in millimetres on a table without sights. */
+/** "aim at diamond 2.35 of the left rail", or by the tape on a table without sights. */
 export function aimWords(
   { cushion, along, share }: AimPoint,
   { sights }: TablePreset,
@@ -40,7 +41,7 @@ export function aimWords(
   if (sights)
     return `aim at diamond ${(share * (isLong ? SIGHTS.long : SIGHTS.short)).toFixed(2)} of ${rail}`;
   const from = isLong ? sideWord('head', vocabulary) : 'right';
-  return `aim ${Math.round(1000 * along)} mm from the ${from} along ${rail}`;
+  return `aim ${tapeLength(along)} from the ${from} along ${rail}`;
 }
 
 /** "3.1° wide; met 92 %, legal 88 %" */
@@ -123,7 +124,7 @@ function faultWords(fault: KickTold['fault']): string {
   if (fault.kind === 'on plan') return ' As the surest line has it.';
   if (fault.kind === 'cannot tell') return '';
   const size = Math.abs(fault.amount);
-  if (fault.error === 'line') return ` Probably ${Math.round(1000 * size)} mm ${fault.cause} at the cushion.`;
+  if (fault.error === 'line') return ` Probably ${tapeLength(size)} ${fault.cause} at the cushion.`;
   if (fault.error === 'pace') return ` Probably ${Math.round(100 * size)} % ${fault.cause}.`;
   return ` Probably ${fault.cause}: the tip ${Math.round(100 * size)} % of a radius off.`;
 }
@@ -133,7 +134,7 @@ export function strokeWords({ speed, tip, elevation }: KickStroke, vocabulary: V
   const side = termIn(vocabulary, 'side');
   const spin = tip.side === 0 ? `no ${side}` : `${tip.side < 0 ? 'left' : 'right'} ${side}`;
   const butt = elevation === 0 ? '' : `, butt at ${Math.round(toDegrees(elevation))}°`;
-  return `${speed.toFixed(1)} m/s, ${spin}${butt}`;
+  return `${speedWords(speed)}, ${spin}${butt}`;
 }
 
 /** How hidden a ball is: "All of the 1 can be seen." */

@@ -1,9 +1,9 @@
 import { LEVELS } from '../../core/player/levels.ts';
 
-/** The level to which a rating is nearest: "team"; or between two: "between regular and team". @param rating 0…100 */
+/** The level to which a rating is nearest: "team level"; or between two: "between regular and team". @param rating 0…100 */
 export function levelWords(rating: number): string {
   const near = LEVELS.find((level) => Math.abs(level.rating - rating) <= NEAR);
-  if (near !== undefined) return near.name;
+  if (near !== undefined) return `${near.name} level`;
   const above = LEVELS.findIndex((level) => level.rating > rating);
   const [from, to] = [LEVELS[above - 1], LEVELS[above]];
   if (from === undefined)

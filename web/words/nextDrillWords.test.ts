@@ -7,6 +7,7 @@ const proposal: NextDrill = {
   stage: 1,
   skill: 'break',
   behind: 12.4,
+  isSurelyBehind: true,
   shows: 0.5,
   restDays: 9.2,
   course: 'open',
@@ -14,7 +15,11 @@ const proposal: NextDrill = {
 
 it('a proposal says what speaks for it in one sentence', () => {
   expect(nextDrillWords(proposal)).toBe(
-    'Break lies 12 points behind the mean of the ratings; a step forward would show in it; last played 9 days ago.',
+    'Break lies about 12 points behind the other skills; a step forward would show in it; last played 9 days ago.',
+  );
+  // From 9 to 57 is no 12 points behind.
+  expect(nextDrillWords({ ...proposal, isSurelyBehind: false })).toBe(
+    'Break may lie behind the other skills; a step forward would show in it; last played 9 days ago.',
   );
   expect(nextDrillWords({ ...proposal, behind: null, shows: null, restDays: null })).toBe(
     'Break is not rated yet; not played yet.',

@@ -11,14 +11,20 @@ function restWords(days: number): string {
   return whole === 1 ? 'last played yesterday' : `last played ${whole} days ago`;
 }
 
-/** Why a drill is proposed, in a sentence: "Break lies 12 points behind the mean; getting better would show; not played yet." */
-export function nextDrillWords({ skill, behind, shows, restDays, course }: NextDrill): string {
+/** Why a drill is proposed, in a sentence: "Break lies about 12 points behind the other skills; getting better would show; not played yet." */
+export function nextDrillWords(
+  { skill: trained, behind, isSurelyBehind, shows, restDays, course }: NextDrill,
+  skillName: (skill: NextDrill['skill']) => string = (name) => name,
+): string {
+  const skill = skillName(trained);
   const reasons = [
     behind === null
       ? `${skill} is not rated yet`
-      : behind >= BEHIND
-        ? `${skill} lies ${Math.round(behind)} points behind the mean of the ratings`
-        : `it trains ${skill}`,
+      : behind < BEHIND
+        ? `it trains ${skill}`
+        : isSurelyBehind
+          ? `${skill} lies about ${Math.round(behind)} points behind the other skills`
+          : `${skill} may lie behind the other skills`,
     ...(shows !== null && shows >= SHOWS ? ['a step forward would show in it'] : []),
     ...(course === 'plateau' ? ['it has come to a plateau'] : []),
     restDays === null ? 'not played yet' : restWords(restDays),

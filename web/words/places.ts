@@ -1,12 +1,13 @@
 import type { MeasuredPlace } from '../../core/table/place.ts';
 import type { PocketName } from '../../core/table/pockets.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
+import { tapeLength } from './lengths.ts';
 
 /** The place in words: from two cushions, or from the spot it is on. */
-export function placeInMillimetres(place: MeasuredPlace, vocabulary: Vocabulary): string {
+export function placeByTape(place: MeasuredPlace, vocabulary: Vocabulary): string {
   const end = place.short.cushion === 'head' ? termIn(vocabulary, 'headEnd') : termIn(vocabulary, 'footEnd');
   const cushion = termIn(vocabulary, 'cushion');
-  const cushions = `${place.short.mm} mm from the ${end} ${cushion}, ${place.long.mm} mm from the ${place.long.cushion}`;
+  const cushions = `${tapeLength(place.short.mm / 1_000)} from the ${end} ${cushion}, ${tapeLength(place.long.mm / 1_000)} from the ${place.long.cushion}`;
   return place.spot === undefined ? cushions : `on the ${place.spot} spot (${cushions})`;
 }
 

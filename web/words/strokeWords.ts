@@ -2,7 +2,8 @@ import type { Tip } from '../../core/motion/shot.ts';
 import { techniqueOf } from '../../core/planning/routes.ts';
 import type { PaceWindow, StopState } from '../../core/planning/stops.ts';
 import type { CushionSide } from '../../core/shot/sideSpin.ts';
-import { centimetres, percent } from './units.ts';
+import { percent } from './units.ts';
+import { shortLength } from './lengths.ts';
 import { capital, termIn, type Vocabulary } from './vocabulary.ts';
 
 /** Less side than this is a touch, more than the other plenty, ball radii. */
@@ -90,14 +91,14 @@ export function sumUp(
   const share = `${percent(best.on)} of the time`;
   const along =
     best.pace.length > 0
-      ? `you are on ${nextWords(next)} for ${centimetres(best.pace.length)} of the path, ${share}`
+      ? `you are on ${nextWords(next)} for ${shortLength(best.pace.length)} of the path, ${share}`
       : `you are on ${nextWords(next)} ${share}`;
   const against =
     other === undefined || other.pace.length === 0
       ? ''
       : `; the ${cushionWords(other.cushions, vocabulary)} ${strokeWords(other.tip, undefined, vocabulary)} ${
           other.pace.length < 0.6 * best.pace.length ? 'crosses it in' : 'is on for'
-        } ${centimetres(other.pace.length)}`;
+        } ${shortLength(other.pace.length)}`;
   return `${how}${way}: ${along}${against}.`;
 }
 

@@ -5,6 +5,7 @@ import { thumbCushions, type ThumbRule } from '../../core/shot/kicks/thumb/thumb
 import type { TablePreset } from '../../core/table/preset.ts';
 import { aimWords, cushionsWords, sideWord } from './kickWords.ts';
 import { termIn, type Vocabulary } from './vocabulary.ts';
+import { longLength, tapeLength } from './lengths.ts';
 
 const RULE_WORDS: Readonly<Record<ThumbRule, string>> = {
   'equal angles': 'Equal angles',
@@ -17,12 +18,10 @@ export function ruleWords({ question }: Pick<ThumbAnswer, 'question'>, vocabular
   return `${RULE_WORDS[question.rule]} ${cushionsWords(thumbCushions(question), vocabulary)}`;
 }
 
-const millimetres = (metres: number) => `${Math.round(1000 * Math.abs(metres))} mm`;
-
 /** "It passes 34 mm long: it meets the ball off the middle." */
 export function passingWords({ passing, hits }: Pick<ThumbAnswer, 'passing' | 'hits'>): string {
   if (passing === undefined) return 'It does not come round.';
-  const by = `${millimetres(passing.miss)} ${passing.miss < 0 ? 'short' : 'long'}`;
+  const by = `${tapeLength(Math.abs(passing.miss))} ${passing.miss < 0 ? 'short' : 'long'}`;
   return hits ? `Meets the ball, ${by} of its middle.` : `Misses the ball: passes ${by} of its middle.`;
 }
 
@@ -44,16 +43,16 @@ export function markWords(
   table: { readonly length: number; readonly width: number },
   vocabulary: Vocabulary,
 ): string {
-  const out = (mark.y - table.width).toFixed(2);
+  const out = longLength(mark.y - table.width, 2);
   const past = mark.x - table.length;
   const end = `the ${sideWord(second, vocabulary)} end`;
-  const where = past >= 0 ? `${past.toFixed(2)} m past ${end}` : `${(-past).toFixed(2)} m before ${end}`;
-  return `a mark ${out} m out beyond the ${first} ${termIn(vocabulary, 'cushion')} and ${where}`;
+  const where = past >= 0 ? `${longLength(past, 2)} past ${end}` : `${longLength(-past, 2)} before ${end}`;
+  return `a mark ${out} out beyond the ${first} ${termIn(vocabulary, 'cushion')} and ${where}`;
 }
 
-/** A length along a long cushion: in sights where the table has them, else in millimetres. */
+/** A length along a long cushion: in sights where the table has them, else as a tape tells it. */
 export function alongWords(metres: number, { sights, length }: TablePreset): string {
-  return sights ? ((SIGHTS.long * metres) / length).toFixed(1) : `${Math.round(1000 * metres)} mm`;
+  return sights ? ((SIGHTS.long * metres) / length).toFixed(1) : tapeLength(metres);
 }
 
 /** The arithmetic by thirds, as it is to be learned. */

@@ -1,16 +1,12 @@
 import type { ShareInterval } from '../../core/statistics/wilson.ts';
-
-/** A length in words, centimetres with the sign dropped: "8 cm". @param metres any sign */
-export function centimetres(metres: number): string {
-  return `${Math.round(Math.abs(metres) * 100)} cm`;
-}
+import { shortLength } from './lengths.ts';
 
 /** An error along the cue ball's way and across it: "8 cm long, 2 cm left". @param metres positive is long, left */
 export function alongAndAcross(along: number, across: number): string {
   const parts: string[] = [];
   const near = 0.015;
-  if (Math.abs(along) >= near) parts.push(`${centimetres(along)} ${along > 0 ? 'long' : 'short'}`);
-  if (Math.abs(across) >= near) parts.push(`${centimetres(across)} ${across > 0 ? 'left' : 'right'}`);
+  if (Math.abs(along) >= near) parts.push(`${shortLength(along)} ${along > 0 ? 'long' : 'short'}`);
+  if (Math.abs(across) >= near) parts.push(`${shortLength(across)} ${across > 0 ? 'left' : 'right'}`);
   if (parts.length === 0) return 'on the spot';
   if (parts.length === 1) return Math.abs(along) >= near ? `${parts[0] ?? ''}, on line` : (parts[0] ?? '');
   return parts.join(', ');

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measurePlace } from '../../core/table/place.ts';
 import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { placingWords } from './placingWords.ts';
-import { placeInDiamonds, placeInMillimetres, pocketWords } from './places.ts';
+import { placeInDiamonds, placeByTape, pocketWords } from './places.ts';
 import { alongAndAcross, counted, ordinalNumber } from './units.ts';
 
 describe('words', () => {
@@ -57,10 +57,10 @@ describe('words', () => {
 
   it('tell a place in the chosen vocabulary', () => {
     const pool = measurePlace(TABLE_PRESETS['pool-9ft'], { x: 0.635, y: 0.9525 });
-    expect(placeInMillimetres(pool, 'pool')).toBe('635 mm from the head rail, 318 mm from the left');
+    expect(placeByTape(pool, 'pool')).toBe('635 mm from the head rail, 318 mm from the left');
     expect(placeInDiamonds(pool)).toBe('2 along, 3 across');
     const black = measurePlace(TABLE_PRESETS['snooker-12ft'], { x: 3.245, y: 0.889 });
-    expect(placeInMillimetres(black, 'snooker')).toBe(
+    expect(placeByTape(black, 'snooker')).toBe(
       'on the black spot (324 mm from the top cushion, 889 mm from the right)',
     );
     expect(placeInDiamonds(black)).toBeUndefined();

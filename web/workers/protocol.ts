@@ -15,6 +15,7 @@ import type { LoggedShot } from '../../core/records/loggedShot.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
+import type { LandingPlan } from '../../core/virtual/landingPlan.ts';
 import type { VirtualRound } from '../../core/virtual/playRound.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 
@@ -76,6 +77,8 @@ export interface Solver {
   cloudOfErrors(drill: PositionDrill, on: TableAsPlayed, sizes: ExecutionError): StrokeCloud;
   /** How much of what went wrong came from each error, of many shots; with the player's errors. */
   causes(played: readonly PlayedAt[], assumed: ExecutionError): CausesFound;
+  /** The stroke that promises most at drawn targets; undefined where nothing earns anything. @param seed of the throw */
+  landing(drill: Drill, on: TableAsPlayed, level: LevelName, seed: number): LandingPlan | undefined;
   /** Where two schools cross, for each of some ratings. */
   thumbs(on: TableAsPlayed, ratings: readonly number[]): readonly (readonly RuleOfThumb[])[];
   /** What each shot cost in chance of clearing; each entry is told as it is worked out. */

@@ -8,6 +8,7 @@ import type { ExecutionError, LevelName } from '../../core/player/levels.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { StrokeCloud } from '../../core/scoring/attribution.ts';
 import type { RuleOfThumb } from '../../core/virtual/rulesOfThumb.ts';
+import type { LandingPlan } from '../../core/virtual/landingPlan.ts';
 import type { LedgerEntry } from '../../core/virtual/ledger.ts';
 import type { LedgerAsked, CausesFound, PlayedAt, Solver, TableAsPlayed, TriedRound } from './protocol.ts';
 
@@ -40,6 +41,15 @@ export function tryRound(
   seed: number,
 ): Promise<TriedRound> {
   return solver().tryRound(drill, on, stage, level, seed);
+}
+
+export function solveLanding(
+  drill: Drill,
+  on: TableAsPlayed,
+  level: LevelName,
+  seed: number,
+): Promise<LandingPlan | undefined> {
+  return solver().landing(drill, on, level, seed);
 }
 
 export function computeTolerance(

@@ -10,6 +10,7 @@ import type { DrillStage } from '../../core/records/drill.ts';
 import { benchmarkLevels } from '../../core/scoring/benchmark.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { roundsFrom, virtualRounds, type VirtualRound } from '../../core/virtual/playRound.ts';
+import { landingPlanOf } from '../../core/virtual/landingPlan.ts';
 import { rulesOfThumb } from '../../core/virtual/rulesOfThumb.ts';
 import { ledgerOf, ledgerPlanner, type LedgerEntry, type LedgerPlanner } from '../../core/virtual/ledger.ts';
 import { executionErrorAt, type ExecutionError } from '../../core/player/levels.ts';
@@ -105,6 +106,8 @@ const solver: Solver = {
     const { task } = drill;
     return strokeCloud(planOf(drill, on).shot, { object: task.pot, pocket: task.pocket }, sizes);
   },
+  landing: (drill, { card, conditions }, level, seed) =>
+    landingPlanOf(drill, tableOfCard(card, conditions), level, seed),
   thumbs: ({ card, conditions }, ratings) => rulesOfThumb(tableOfCard(card, conditions), ratings),
   async ledger({ drill, on, rating, objects, cue, shots }, onEntry) {
     const table = tableOfCard(on.card, on.conditions);

@@ -32,6 +32,14 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     added: { may_rewrite: 0, erased_at: null },
   },
   {
+    name: 'club_rules',
+    isLater: true,
+    columns: { club_id: 'id', document: 'json' },
+    where: OF_CLUB,
+    key: ['club_id'],
+    documents: { document: storedCheck('clubRules') },
+  },
+  {
     name: 'halls',
     columns: { id: 'id', club_id: 'id', name: 'text', archived_at: 'instant?' },
     where: OF_CLUB,

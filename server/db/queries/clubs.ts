@@ -1,5 +1,7 @@
 import type { RowDataPacket } from 'mysql2/promise';
+import type { ClubRules } from '../../../core/records/clubRules.ts';
 import type { Database } from '../pool.ts';
+import { toStored } from '../stored.ts';
 
 interface CountRow extends RowDataPacket {
   clubs: number;
@@ -47,6 +49,14 @@ export async function listClubs(
 
 export async function renameClub(db: Database, id: string, name: string): Promise<void> {
   await db.execute('UPDATE clubs SET name = ? WHERE id = ?', [name, id]);
+}
+
+/** What a club settles, in the place of what it had settled before. */
+export async function storeClubRules(db: Database, clubId: string, rules: ClubRules): Promise<void> {
+  await db.execute(
+    'INSERT INTO club_rules (club_id, document) VALUES (?, ?) ON DUPLICATE KEY UPDATE document = VALUES(document)',
+    [clubId, toStored('clubRules', rules)],
+  );
 }
 
 /** All clubs of the installation with those who coach there, as far as they have not left. */

@@ -40,6 +40,8 @@ interface LogRow extends RowDataPacket {
 /** A drill's text with whose it is. */
 export interface StoredDrill extends DrillEntry {
   readonly owner: string;
+  /** Its text is turned round along the table, for a round that is played so. */
+  readonly mirrored?: boolean;
 }
 
 function storedOf({ owner, revision, document }: RevisionRow): StoredDrill {

@@ -16,6 +16,7 @@ const GOES: readonly string[] = [
   'DELETE FROM rounds WHERE player_id = ? AND (ended_at IS NULL OR removed_at IS NOT NULL)',
   'DELETE FROM calls WHERE player_id = ?',
   'DELETE t FROM programme_ticks t JOIN programmes g ON g.id = t.programme_id WHERE g.player_id = ?',
+  'DELETE a FROM programme_answers a JOIN programmes g ON g.id = a.programme_id WHERE g.player_id = ?',
   'DELETE FROM programmes WHERE player_id = ?',
   'DELETE FROM reports WHERE player_id = ?',
   'DELETE FROM favourite_drills WHERE person_id = ?',

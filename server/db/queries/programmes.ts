@@ -50,6 +50,11 @@ export async function findProgramme(
   return wholeFirst('programme', rows, await withTicks(db, rows));
 }
 
+/** Holds a programme until the transaction ends: nobody else changes it meanwhile. */
+export async function lockProgramme(db: Database, id: string): Promise<void> {
+  await db.execute('SELECT id FROM programmes WHERE id = ? FOR UPDATE', [id]);
+}
+
 /** The programmes of a club, or of one of its players, the one changed last first. */
 export async function listProgrammes(
   db: Database,

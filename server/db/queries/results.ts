@@ -19,6 +19,7 @@ interface ResultRow extends RowDataPacket {
   revision: number;
   stage: number;
   ladder_start: number;
+  mirrored: number;
   started_at: Date;
   result: unknown;
   sums: unknown;
@@ -42,6 +43,7 @@ export interface RoundResultRow {
   readonly revision: number;
   readonly stage: number;
   readonly ladderStart: number;
+  readonly mirrored: boolean;
   readonly startedAt: Date;
   /** What it came to; undefined for a round from before results, or sums, were kept. */
   readonly kept: ReadResult | undefined;
@@ -61,7 +63,7 @@ export async function listResultsOfPlayer(
 ): Promise<RoundResultRow[]> {
   const [rows] = await db.execute<ResultRow[]>(
     `SELECT r.id, r.table_id, t.name AS table_name, t.preset, r.table_revision, r.conditions_id, r.table_fingerprint,
-       r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.started_at, CAST(r.result AS CHAR) AS result,
+       r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.mirrored, r.started_at, CAST(r.result AS CHAR) AS result,
        ${asked.sums ? 'r.sums' : 'NULL'} AS sums, r.result IS NOT NULL AND r.sums IS NOT NULL AS counted
      FROM rounds r FORCE INDEX (PRIMARY) STRAIGHT_JOIN tables t ON t.id = r.table_id
      WHERE r.club_id = ? AND r.player_id = ? AND r.removed_at IS NULL AND r.ended_at IS NOT NULL
@@ -85,6 +87,7 @@ export async function listResultsOfPlayer(
     revision: row.revision,
     stage: row.stage,
     ladderStart: row.ladder_start,
+    mirrored: row.mirrored === 1,
     startedAt: row.started_at,
     kept:
       row.counted !== 1

@@ -26,6 +26,7 @@ export interface NewRoundRow {
   readonly stage: number;
   readonly ladderStart: number;
   readonly seed: number;
+  readonly mirrored: boolean;
   readonly lesson: Round['lesson'];
   readonly startedAt: Date;
 }
@@ -47,6 +48,7 @@ interface RoundRow extends RowDataPacket {
   stage: number;
   ladder_start: number;
   seed: number;
+  mirrored: number;
   lesson_id: string | null;
   block_id: string | null;
   result: unknown;
@@ -57,7 +59,7 @@ interface RoundRow extends RowDataPacket {
 }
 
 const OWN_COLUMNS = `r.id, r.player_id, r.table_id, r.table_fingerprint, r.table_revision, r.conditions_id,
-    r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.seed, r.lesson_id, r.block_id, r.result, r.advice,
+    r.drill_owner, r.drill, r.revision, r.stage, r.ladder_start, r.seed, r.mirrored, r.lesson_id, r.block_id, r.result, r.advice,
     r.started_at, r.ended_at, r.ended_early`;
 const ROUND_SELECT = `SELECT ${OWN_COLUMNS}, p.name AS player_name, p.hand, t.name AS table_name, t.preset
   FROM rounds r JOIN people p ON p.id = r.player_id JOIN tables t ON t.id = r.table_id`;
@@ -86,6 +88,7 @@ function headOf(row: RoundRow): RoundHead {
     stage: row.stage,
     ladderStart: row.ladder_start,
     seed: row.seed,
+    mirrored: row.mirrored === 1,
     lesson:
       row.lesson_id === null || row.block_id === null ? null : { id: row.lesson_id, block: row.block_id },
     result:
@@ -116,8 +119,9 @@ export async function withAttempts(db: Database, heads: readonly RoundHead[]): P
 export async function insertRound(db: Database, round: NewRoundRow): Promise<void> {
   await db.execute(
     `INSERT INTO rounds (id, club_id, player_id, recorded_by, table_id, table_revision, conditions_id,
-       table_fingerprint, drill_owner, drill, revision, stage, ladder_start, seed, lesson_id, block_id, started_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE id = id`,
+       table_fingerprint, drill_owner, drill, revision, stage, ladder_start, seed, mirrored, lesson_id, block_id,
+       started_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON DUPLICATE KEY UPDATE id = id`,
     [
       round.id,
       round.clubId,
@@ -133,6 +137,7 @@ export async function insertRound(db: Database, round: NewRoundRow): Promise<voi
       round.stage,
       round.ladderStart,
       round.seed,
+      round.mirrored ? 1 : 0,
       round.lesson?.id ?? null,
       round.lesson?.block ?? null,
       round.startedAt,

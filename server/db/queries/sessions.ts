@@ -1,7 +1,9 @@
 import type { RowDataPacket } from 'mysql2/promise';
 import type { Role, Viewer } from '../../../core/records/account.ts';
+import { FIRST_RULES } from '../../../core/records/clubRules.ts';
 import { noteEpoch } from '../epochs.ts';
 import type { Database } from '../pool.ts';
+import { fromStored } from '../stored.ts';
 
 interface ViewerRow extends RowDataPacket {
   id: string;
@@ -11,6 +13,7 @@ interface ViewerRow extends RowDataPacket {
   name: string;
   epoch: number;
   keeper: number;
+  rules: unknown;
 }
 
 export async function insertSession(
@@ -28,8 +31,9 @@ export async function insertSession(
 
 export async function findViewer(db: Database, digest: string, now: Date): Promise<Viewer | undefined> {
   const [rows] = await db.execute<ViewerRow[]>(
-    `SELECT p.id, p.club_id, c.name AS club, p.role, p.name, p.keeper, c.epoch
+    `SELECT p.id, p.club_id, c.name AS club, p.role, p.name, p.keeper, c.epoch, u.document AS rules
      FROM sessions s JOIN people p ON p.id = s.person_id JOIN clubs c ON c.id = p.club_id
+       LEFT JOIN club_rules u ON u.club_id = c.id
      WHERE s.token_digest = ? AND s.expires_at > ? AND p.archived_at IS NULL`,
     [digest, now],
   );
@@ -43,6 +47,7 @@ export async function findViewer(db: Database, digest: string, now: Date): Promi
       role: row.role,
       name: row.name,
       keeper: row.keeper === 1,
+      rules: row.rules === null ? FIRST_RULES : fromStored('clubRules', row.rules),
     }
   );
 }

@@ -46,6 +46,20 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
     },
   ],
   [
+    '/hall/:id/calibrate',
+    {
+      title: 'Calibrate the table',
+      words: [
+        'Guided shots, each drawn on the table. Play it, say where the ball went and how long it took; leave out what you like.',
+        'Then work it out: what the table is likely to be, and how sure that is. The card takes what is told.',
+      ],
+      keys: [
+        ['Space', 'Start and stop the watch'],
+        ['N', 'Next shot'],
+      ],
+    },
+  ],
+  [
     '/drills',
     {
       title: 'Drills',
@@ -108,11 +122,7 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
         'Say who comes, on which tables and for how long: a timetable is proposed, a turn each at a time.',
         'Drag a turn to another place or tap it: it says why it is there and what another would cost.',
       ],
-      keys: [
-        ['Ctrl Z', 'undo'],
-        ['Ctrl Shift Z', 'redo'],
-        ['Esc', 'no turn chosen'],
-      ],
+      keys: [UNDO, ['Esc', 'no turn chosen']],
     },
   ],
   [
@@ -189,8 +199,16 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
     '/programmes/:id',
     {
       title: 'A programme',
-      words: ['Weeks of drills, matches and rest. Drag an entry to another day, or open it to change it.'],
-      keys: [],
+      words: [
+        'Weeks of drills, matches and rest. Drag an entry to another day, or open it to change it.',
+        'After each round the weeks to come are looked at anew: say yes or no to what is proposed.',
+      ],
+      keys: [
+        UNDO,
+        ['Enter', 'Open the entry that has the focus'],
+        ['Alt ← →', 'Move it by a day'],
+        ['Alt ↑ ↓', 'Move it by a week'],
+      ],
     },
   ],
   [
@@ -209,7 +227,7 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
       keys: [
         PLAY,
         ['N', 'Next ball'],
-        ['Arrows', 'Move it; with Shift by more, with Alt by 1 mm'],
+        ['Arrows', 'Move it; with Shift by more, with Alt by a hair'],
         ['[ ]', 'Turn the aim'],
         ['+ -', 'Pace'],
         ['. ,', 'Next and previous event'],

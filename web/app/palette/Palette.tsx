@@ -12,6 +12,9 @@ import { longDay } from '../../words/dates.ts';
 import { found } from './find.ts';
 import { pagesFor, type Place } from './places.ts';
 
+/** Arrow keys go through the list; whoever only scrolls reaches its frame, too. */
+const SCROLLED = { viewportProps: { tabIndex: 0 } };
+
 interface PaletteProps {
   readonly onClose: () => void;
 }
@@ -71,9 +74,10 @@ export function Palette({ onClose }: PaletteProps) {
       onSpotlightClose={onClose}
       scrollable
       maxHeight="70vh"
+      attributes={{ content: { 'aria-label': 'Find' } }}
     >
       <Spotlight.Search placeholder="Player, drill, table, lesson, page" aria-label="Find" />
-      <Spotlight.ActionsList>
+      <Spotlight.ActionsList {...SCROLLED}>
         {shown.map(({ to, name, about }) => (
           <Spotlight.Action key={to} label={name} description={about} onClick={() => void navigate(to)} />
         ))}

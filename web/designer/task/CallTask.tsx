@@ -1,4 +1,5 @@
-import { Group, NumberInput } from '@mantine/core';
+import { Group } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { QUESTIONS } from '../../../core/records/drillText/task.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import type { TaskProps } from './taskProps.ts';
@@ -13,14 +14,15 @@ export function CallTask({ task, put }: TaskProps<'call'>) {
         values={QUESTIONS}
         onChange={(question) => put({ ...task, question })}
       />
-      <NumberInput
+      <NumberEntry
+        whole
         label="Positions"
         size="xs"
         w={90}
         min={1}
         max={60}
         value={task.positions}
-        onChange={(value) => typeof value === 'number' && put({ ...task, positions: value })}
+        onEnter={(positions) => put({ ...task, positions })}
       />
     </Group>
   );

@@ -40,6 +40,7 @@ import { RackCard } from './RackCard.tsx';
 import { SlowCard } from './SlowCard.tsx';
 import { StudyCard, type KeptStudy } from './StudyCard.tsx';
 import { useOneBreak } from './useOneBreak.ts';
+import { speedWords, tapeLength } from '../../words/lengths.ts';
 
 /** So many breaks are played at a time. */
 const BREAKS = 200;
@@ -108,7 +109,7 @@ function BreakLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     setKept(
       study && {
         study,
-        name: `${speed.toFixed(1)} m/s, ${Math.round(1000 * from.y)} mm from the right, ${gaps.length > 0 ? 'gaps' : racker}`,
+        name: `${speedWords(speed)}, ${tapeLength(from.y)} from the right, ${gaps.length > 0 ? 'gaps' : racker}`,
       },
     );
 

@@ -5,6 +5,7 @@ import { effectWords } from '../../words/breakStudyWords.ts';
 import type { ContactEffect } from '../../../core/virtual/breaks/contactEffects.ts';
 import { contactEffectsOf } from '../../workers/break.ts';
 import type { BreakAsked } from '../../workers/breakProtocol.ts';
+import { fineLength } from '../../words/lengths.ts';
 
 /** By so much each contact is opened, metres: a gap that a hand leaves and nobody sees. */
 export const CONTACT_GAP = 0.1e-3;
@@ -38,8 +39,8 @@ export function ContactsCard({ asked, onTake }: ContactsCardProps) {
       />
       {!run.isBegun && (
         <Text size="sm">
-          Each in turn is opened by {(1_000 * CONTACT_GAP).toFixed(1)} mm in a perfect rack: which balls fall
-          more often, or less?
+          Each in turn is opened by {fineLength(CONTACT_GAP)} in a perfect rack: which balls fall more often,
+          or less?
         </Text>
       )}
       {effects?.length === 0 && <Text size="sm">None changes what falls by as much as can be told.</Text>}

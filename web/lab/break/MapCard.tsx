@@ -6,6 +6,7 @@ import { colour } from '../../theme.ts';
 import { bestBreakWords } from '../../words/breakStudyWords.ts';
 import { breakMapOf } from '../../workers/break.ts';
 import type { BreakAsked } from '../../workers/breakProtocol.ts';
+import { numberIn, placeUnit, speedWords } from '../../words/lengths.ts';
 
 /** Breaks in each cell. */
 const BREAKS = 100;
@@ -55,10 +56,10 @@ export function MapCard({ asked, onTake }: MapCardProps) {
           <table className="break-map" aria-label="Worth by place and pace">
             <thead>
               <tr>
-                <th scope="col">mm off the right</th>
+                <th scope="col">{placeUnit().unit} off the right</th>
                 {rows[0]?.map(({ speed }) => (
                   <th scope="col" key={speed}>
-                    {speed.toFixed(1)} m/s
+                    {speedWords(speed)}
                   </th>
                 ))}
               </tr>
@@ -66,7 +67,7 @@ export function MapCard({ asked, onTake }: MapCardProps) {
             <tbody>
               {rows.map((row, r) => (
                 <tr key={row[0]?.from.y}>
-                  <th scope="row">{Math.round(1000 * (row[0]?.from.y ?? 0))}</th>
+                  <th scope="row">{numberIn({ ...placeUnit(), digits: 0 }, row[0]?.from.y ?? 0)}</th>
                   {row.map((cell, c) => (
                     <td key={cell.speed}>
                       <UnstyledButton

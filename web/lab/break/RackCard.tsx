@@ -6,6 +6,7 @@ import type { TablePreset } from '../../../core/table/preset.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import { racksOn } from './breakSetting.ts';
 import { RackPicture } from './RackPicture.tsx';
+import { fineUnit } from '../../words/lengths.ts';
 
 interface RackCardProps {
   readonly preset: TablePreset;
@@ -42,7 +43,7 @@ export function RackCard({ preset, kind, racker, gaps, onSet, onGaps }: RackCard
       <Text size="xs" c="dimmed">
         {gaps.length === 0
           ? 'Tap between two balls to open a gap there. Without one, gaps are drawn anew for each break.'
-          : 'The gaps that you see, in millimetres; all other balls touch, as far as they can.'}
+          : `The gaps that you see, in ${fineUnit().unit}; all other balls touch, as far as they can.`}
       </Text>
     </section>
   );

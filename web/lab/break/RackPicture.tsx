@@ -3,6 +3,7 @@ import { rackContacts, type RackGap } from '../../../core/rack/drawnRack.ts';
 import type { TablePreset } from '../../../core/table/preset.ts';
 import { colour } from '../../theme.ts';
 import { rackFrame } from './rackFrame.ts';
+import { fineLength, fineUnit, numberIn } from '../../words/lengths.ts';
 
 /** What a tap on a contact makes of its gap, by turns, millimetres. */
 const GAPS_MM = [0, 0.1, 0.3, 0.6];
@@ -64,7 +65,7 @@ export function RackPicture({ kind, preset, gaps, onChange }: RackPictureProps) 
             key={pair.join()}
             role="button"
             tabIndex={0}
-            aria-label={`Between ball ${pair[0] + 1} and ball ${pair[1] + 1}: ${mm === 0 ? 'touching' : `${mm} mm apart`}`}
+            aria-label={`Between ball ${pair[0] + 1} and ball ${pair[1] + 1}: ${mm === 0 ? 'touching' : `${fineLength(mm / 1_000)} apart`}`}
             style={{ cursor: 'pointer' }}
             onClick={() => open(pair)}
             onKeyDown={(event) => {
@@ -88,7 +89,7 @@ export function RackPicture({ kind, preset, gaps, onChange }: RackPictureProps) 
                 textAnchor="middle"
                 fill={colour('surface')}
               >
-                {mm}
+                {numberIn(fineUnit(), mm / 1_000)}
               </text>
             )}
           </g>

@@ -1,3 +1,4 @@
+import { LineKey } from '../../table/LineKey.tsx';
 import { Anchor, Button, Group, Table, Text, Title } from '@mantine/core';
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -17,6 +18,7 @@ import { thumbSolver } from '../../workers/thumb.ts';
 import { firstPosition } from '../labStart.ts';
 import { WithTables } from '../WithTables.tsx';
 import { RoundDrawing } from './RoundDrawing.tsx';
+import { placeUnit, speedWords } from '../../words/lengths.ts';
 
 const cribQuery = (table: TableText, key: string) =>
   queryOptions({
@@ -47,7 +49,7 @@ function CribCard({ tables }: { readonly tables: readonly ClubTable[] }) {
     return <Loading what="the card of this table" error={figures.error ?? crib.error} />;
   const { across, along, round } = crib.data;
   const name = tables.find(({ id }) => id === chosen?.key)?.name ?? preset.name;
-  const unit = preset.sights ? 'diamonds' : 'millimetres';
+  const unit = preset.sights ? 'diamonds' : placeUnit().unit;
   const rail = term('cushion');
   const at = (metres: number | undefined) => (metres === undefined ? '–' : alongWords(metres, preset));
   const arrivals = [...new Set(round.map(({ arrival }) => arrival))];
@@ -80,6 +82,7 @@ function CribCard({ tables }: { readonly tables: readonly ClubTable[] }) {
           Round by three {rail}s
         </Title>
         <RoundDrawing table={table} lines={round.filter(({ arrival }) => arrival === 0)} />
+        <LineKey cueBall="soft" kept="from other places" aim="where it is aimed" />
         <Text size="sm" mt={4}>
           Running {term('side')}, a third of the way out. The cue ball lies beside the near {rail}; aim along
           the far one. All counted from the {term('headEnd')} end.
@@ -138,7 +141,7 @@ function CribCard({ tables }: { readonly tables: readonly ClubTable[] }) {
             );
           return (
             <Text size="sm" key={pace} mt={4}>
-              <b>{capital(pace)}</b> ({known.speed.toFixed(1)} m/s). One far mark for the corner:{' '}
+              <b>{capital(pace)}</b> ({speedWords(known.speed)}). One far mark for the corner:{' '}
               {markWords(known, first, table, vocabulary)}; for a ball {at(table.length / 8)} from the corner
               move it {at((known.shift * table.length) / 8)} towards the {term('headEnd')}. Thirds, counted
               along the long {rail}s: aim at {thirdsWords(known, preset)}.

@@ -128,8 +128,7 @@ function OrderLab({ tables }: { readonly tables: readonly ClubTable[] }) {
   const onKey = useCallbackRef((event: KeyboardEvent) => {
     const to = ball && arrowStep(event, ball, shot.table.length);
     if (to !== undefined && ball !== undefined) change(moveBall(shot, ball.id, to));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
-      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
+    else if (event.ctrlKey || event.metaKey) return;
     else if (event.key === 'n') {
       const at = shot.balls.findIndex((each) => each.id === selected);
       select(shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE);

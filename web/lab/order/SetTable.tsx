@@ -1,4 +1,5 @@
-import { Button, FileButton, Group, Modal, NumberInput, Stack, Text, Title } from '@mantine/core';
+import { Button, FileButton, Group, Modal, Stack, Text, Title } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { useQuery } from '@tanstack/react-query';
 import { saveAs } from 'file-saver';
 import { useState } from 'react';
@@ -48,7 +49,7 @@ const newSeed = () => 1 + Math.floor(createRandom(Date.now()).uniform() * 2 ** 3
 /** Balls thrown, broken, or taken over from a drill or a file; and the table as a file. */
 export function SetTable({ position, order, level, onSet }: SetTableProps) {
   const [isOpen, setOpen] = useState(false);
-  const [count, setCount] = useState<number | string>(7);
+  const [count, setCount] = useState<number | null>(7);
   const [refused, setRefused] = useState<string>();
   const drills = useQuery({ ...drillsQuery, enabled: isOpen });
   const viewer = useViewer();
@@ -98,19 +99,20 @@ export function SetTable({ position, order, level, onSet }: SetTableProps) {
             </Text>
           )}
           <Group align="end" gap="xs">
-            <NumberInput
+            <NumberEntry
+              whole
+              live
               label="Balls"
               w={90}
               min={FEWEST}
               max={MOST}
-              allowDecimal={false}
-              clampBehavior="strict"
               value={count}
-              onChange={setCount}
+              onEnter={setCount}
+              onClear={() => setCount(null)}
             />
             <Button
               variant="default"
-              disabled={typeof count !== 'number'}
+              disabled={count === null}
               onClick={() =>
                 set(() => ({
                   position: { ...position, shot: thrownOn(shot.table, Number(count), newSeed()) },

@@ -8,6 +8,7 @@ import { paceRange, waitsWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
 import { capital, termIn, type Vocabulary } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
+import { fineLength, tapeLength } from '../../words/lengths.ts';
 
 const NO_WAY: Readonly<Record<NoPicture['reason'], string>> = {
   'pocket-closed': 'From where it lies the ball cannot reach this pocket.',
@@ -76,8 +77,8 @@ function factsOf(
 ): readonly (readonly [string, string])[] {
   const facts: (readonly [string, string])[] = [
     ['Cut', `${Math.abs(Math.round(cut.degrees))}°, ${cut.thickness}`],
-    ['Pocket takes', `±${margin.objectDeg.toFixed(1)}°, ±${margin.mouthMm.toFixed(0)} mm`],
-    ['Your line', `±${margin.cueDeg.toFixed(2)}°, ±${margin.contactMm.toFixed(1)} mm at the ball`],
+    ['Pocket takes', `±${margin.objectDeg.toFixed(1)}°, ±${tapeLength(margin.mouthMm / 1_000)}`],
+    ['Your line', `±${margin.cueDeg.toFixed(2)}°, ±${fineLength(margin.contactMm / 1_000)} at the ball`],
     ['Cueing', cueingWords(cueing, vocabulary)],
     ['Pace', paceRange(pace)],
   ];

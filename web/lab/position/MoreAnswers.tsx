@@ -5,7 +5,7 @@ import type { Shot, ShotResult } from '../../../core/motion/shot.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
 import type { BreakOut } from '../../../core/planning/breakOut.ts';
 import { capital } from '../../words/vocabulary.ts';
-import { placeInMillimetres } from '../../words/places.ts';
+import { placeByTape } from '../../words/places.ts';
 import { strokeWords } from '../../words/strokeWords.ts';
 import { percent } from '../../words/units.ts';
 import { useWords } from '../../words/useWords.ts';
@@ -19,6 +19,7 @@ import type {
   PlantAnswer,
   PositionQuestion,
 } from '../../../core/planning/position/question.ts';
+import { fineLength, speedWords, tapeLength } from '../../words/lengths.ts';
 
 const DOUBLE_PACES = [1.5, 2.2, 3.2, 4.5];
 
@@ -166,10 +167,10 @@ function BreakOuts({ found, onShow }: ShowProps & { readonly found: readonly Bre
           <Table.Tr key={`${each.shot.strike.speed} ${each.shot.strike.tip.height}`}>
             <Table.Td>
               {capital(strokeWords(each.shot.strike.tip, undefined, vocabulary))},{' '}
-              {each.shot.strike.speed.toFixed(1)} m/s
+              {speedWords(each.shot.strike.speed)}
             </Table.Td>
             <Table.Td>
-              the {each.hits} at {each.arrival.toFixed(1)} m/s
+              the {each.hits} at {speedWords(each.arrival)}
             </Table.Td>
             <Table.Td>{balls(each.frees)}</Table.Td>
             <Table.Td>{balls(each.spoils)}</Table.Td>
@@ -211,10 +212,10 @@ function Plant({ found, first, second, onShow }: PlantProps) {
         <ShowButton result={() => result} onShow={onShow} />
       </Text>
       <Text size="sm">
-        The balls lie {(1000 * Math.max(0, gap)).toFixed(1)} mm apart.{' '}
+        The balls lie {fineLength(Math.max(0, gap))} apart.{' '}
         {flip === undefined
-          ? 'No gap up to 12 mm changes the side.'
-          : `Touching and up to ${(1000 * flip.until).toFixed(1)} mm one side pots it, from ${(1000 * flip.from).toFixed(1)} mm the other.`}
+          ? `No gap up to ${tapeLength(0.012)} changes the side.`
+          : `Touching and up to ${fineLength(flip.until)} one side pots it, from ${fineLength(flip.from)} the other.`}
       </Text>
     </Stack>
   );
@@ -244,11 +245,11 @@ function Doubles({ found, shot, onShow }: DoublesProps) {
       <Table.Tbody>
         {found.map(({ speed, way, potted, kissed }) => (
           <Table.Tr key={speed}>
-            <Table.Td>{speed.toFixed(1)} m/s</Table.Td>
+            <Table.Td>{speedWords(speed)}</Table.Td>
             <Table.Td>
               {way === undefined
                 ? 'no way'
-                : placeInMillimetres(measurePlace(shot.table.preset, way.entry), vocabulary)}
+                : placeByTape(measurePlace(shot.table.preset, way.entry), vocabulary)}
             </Table.Td>
             <Table.Td>{way === undefined ? '–' : `±${way.toleranceDeg.toFixed(2)}°`}</Table.Td>
             <Table.Td>{percent(potted)}</Table.Td>

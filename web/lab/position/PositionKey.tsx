@@ -2,6 +2,7 @@ import { Group, Text } from '@mantine/core';
 import { RIBBON_LOOKS } from '../../table/RibbonMark.tsx';
 import { colour } from '../../theme.ts';
 import { useWords } from '../../words/useWords.ts';
+import { LineKey } from '../../table/LineKey.tsx';
 
 const WORDS = {
   on: 'on',
@@ -34,6 +35,7 @@ export function PositionKey() {
         );
       })}
       <Text size="xs">Dots: full are on next, open not, bars are missed pots</Text>
+      <LineKey cueBall objectBall natural window wanted pocket />
     </Group>
   );
 }

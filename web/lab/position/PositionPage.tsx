@@ -83,6 +83,10 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     (part: Partial<PositionSetting>) => changeAddress((now) => settingTo(now, part)),
     [changeAddress],
   );
+  const pockets = useMemo(
+    () => (setting.nextPocket === null ? [setting.pocket] : [setting.pocket, setting.nextPocket]),
+    [setting],
+  );
   const level = executionErrorOf(setting.level, shot.table.preset.game);
   const { fitted, pending } = useFittedPlayer(player, shot.table.preset.game, level);
   const room = chosen?.card.room ?? null;
@@ -158,8 +162,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
     const step = ball && arrowStep(event, ball, shot.table.length);
     const route = routes.current ? routes.search?.routes[Number(event.key) - 1] : undefined;
     if (step !== undefined && ball !== undefined) change(moveBall(shot, ball.id, step));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
-      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
+    else if (event.ctrlKey || event.metaKey) return;
     else if (event.key === 'n') {
       const at = shot.balls.findIndex((each) => each.id === selected);
       dispatch({ kind: 'select', id: shot.balls[(at + 1) % shot.balls.length]?.id ?? CUE });
@@ -208,6 +211,7 @@ function PositionLab({ tables }: { readonly tables: readonly ClubTable[] }) {
           compared={comparedResult?.paths?.find(({ id }) => id === CUE)}
           duration={comparedResult?.duration ?? 0}
           shown={shown}
+          pockets={pockets}
           wanted={to ?? undefined}
           line={mode === 'Wanted line' ? line : undefined}
           map={mode === 'Move balls' ? undefined : backward.map}

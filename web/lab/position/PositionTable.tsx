@@ -14,6 +14,8 @@ import { WindowMark } from '../../table/WindowMark.tsx';
 import type { ShotPicture } from '../../../core/planning/position/question.ts';
 import { CUE } from '../../table/labShot.ts';
 import type { DragMode, WantedLine } from './positionState.ts';
+import { PocketMark } from '../../table/PocketMark.tsx';
+import type { PocketName } from '../../../core/table/pockets.ts';
 
 interface PositionTableProps {
   readonly shot: Shot;
@@ -24,6 +26,8 @@ interface PositionTableProps {
   readonly duration: number;
   /** Ways of another stroke that was asked for. */
   readonly shown: ShotResult | undefined;
+  /** Those that are asked for. */
+  readonly pockets: readonly PocketName[];
   readonly wanted: Point | undefined;
   readonly line: WantedLine | undefined;
   readonly map: BackwardMap | undefined;
@@ -91,6 +95,9 @@ export const PositionTable = memo(function PositionTable(props: PositionTablePro
           duration={picture.result.duration}
           kind={path.id === CUE ? 'cue' : 'object'}
         />
+      ))}
+      {[...new Set(props.pockets)].map((name) => (
+        <PocketMark key={name} name={name} />
       ))}
       {picture !== undefined && <NaturalMark path={picture.natural} />}
       {cloud !== undefined && <CloudMark landings={cloud.landings.slice(0, 250)} confidence={confidence} />}

@@ -2,7 +2,8 @@ import { Button, Group, Table, Text, Title } from '@mantine/core';
 import { memo } from 'react';
 import type { Route } from '../../../core/planning/routes.ts';
 import { cushionWords, paceRange, pocketSideWords, strokeWords } from '../../words/strokeWords.ts';
-import { centimetres, percent } from '../../words/units.ts';
+import { percent } from '../../words/units.ts';
+import { shortLength, speedWords } from '../../words/lengths.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import type { RoutesFound } from '../../planner/useRoutes.ts';
@@ -76,9 +77,9 @@ export const RouteTable = memo(function RouteTable({
                     .filter((part) => part !== undefined)
                     .join(', ')}
                 </Table.Td>
-                <Table.Td>{route.strike.speed.toFixed(1)} m/s</Table.Td>
+                <Table.Td>{speedWords(route.strike.speed)}</Table.Td>
                 <Table.Td>{paceRange(route.pace)}</Table.Td>
-                <Table.Td>{route.pace.length > 0 ? centimetres(route.pace.length) : '–'}</Table.Td>
+                <Table.Td>{route.pace.length > 0 ? shortLength(route.pace.length) : '–'}</Table.Td>
                 <Table.Td>{percent(route.assessment.on.share)}</Table.Td>
                 <Table.Td>
                   <b>{percent(route.assessment.chance)}</b>

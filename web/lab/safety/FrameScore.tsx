@@ -1,4 +1,5 @@
-import { NumberInput, Text } from '@mantine/core';
+import { Text } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { foulsNeeded } from '../../../core/tactics/frame.ts';
 import { pointsOnTable } from '../../../core/tactics/pointsOnTable.ts';
 import { MOST_LEAD } from './safetySetting.ts';
@@ -17,15 +18,16 @@ export function FrameScore({ lead, onLead, objects }: FrameScoreProps) {
   const needed = lead === undefined ? 0 : foulsNeeded(lead, left);
   return (
     <>
-      <NumberInput
+      <NumberEntry
+        whole
         mt={8}
         label="Points ahead in the frame"
         description="Below 0 when behind. Empty: points count, not the frame."
-        allowDecimal={false}
         min={-MOST_LEAD}
         max={MOST_LEAD}
-        value={lead ?? ''}
-        onChange={(value) => onLead(typeof value === 'number' ? value : undefined)}
+        value={lead ?? null}
+        onEnter={onLead}
+        onClear={() => onLead(undefined)}
       />
       {lead !== undefined && (
         <Text size="sm" mt={4} data-testid="frame-score">

@@ -1,3 +1,4 @@
+import { longLength } from '../../words/lengths.ts';
 import { useAddress } from '../../controls/useAddress.ts';
 import { Alert, Button, Group, Modal, Stack, Text, Title } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
@@ -29,6 +30,7 @@ import { EventList } from './EventList.tsx';
 import { ShotFileForm } from './ShotFileForm.tsx';
 import { arrowStep } from '../../table/arrowStep.ts';
 import { useReplay } from '../../table/replay.ts';
+import { LineKey } from '../../table/LineKey.tsx';
 
 /** What the bed gives back when balls may leave it. */
 const LIVELY_BED = 0.5;
@@ -70,6 +72,10 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
   }
 
   const ball = shot.balls.find((each) => each.id === selected);
+  function step(kind: 'undo' | 'redo') {
+    replay.reset();
+    dispatch({ kind });
+  }
   function key(event: KeyboardEvent) {
     const to = ball && arrowStep(event, ball, shot.table.length);
     if (to !== undefined && ball !== undefined) {
@@ -77,12 +83,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
       event.preventDefault();
       return;
     }
-    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-      replay.reset();
-      dispatch({ kind: event.shiftKey ? 'redo' : 'undo' });
-      event.preventDefault();
-      return;
-    }
+    if (event.ctrlKey || event.metaKey) return;
     const turn = (by: number) =>
       change(withStrike(shot, { direction: wrapAngle(shot.strike.direction + toRadians(by)) }));
     const pace = (by: number) =>
@@ -102,7 +103,7 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
       '.': () => replay.seek(eventTime(marks, replay.time() ?? 0, true) ?? result.duration),
       ',': () => replay.seek(eventTime(marks, replay.time() ?? 0, false) ?? 0),
     }[event.key];
-    if (action === undefined || event.ctrlKey || event.metaKey) return;
+    if (action === undefined) return;
     event.preventDefault();
     action();
   }
@@ -135,11 +136,12 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
           onKey={key}
         />
         <ReplayBar replay={replay} duration={result.duration} marks={marks} />
+        <LineKey cueBall objectBall contact aim kept={keptResult !== undefined} />
         <StrokeCaution strike={shot.strike} leaves={leaves} />
         {room < CUE_REACH && (
           <Alert color="gold" variant="outline" p="xs">
-            Only {room.toFixed(2)} m behind the cue ball, a full cue needs {CUE_REACH} m: a short cue, or a
-            raised butt.
+            Only {longLength(room, 2)} behind the cue ball, a full cue needs {longLength(CUE_REACH, 2)}: a
+            short cue, or a raised butt.
           </Alert>
         )}
         <section className="card" aria-labelledby="events-title">
@@ -154,8 +156,8 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
           <UndoRedo
             past={steps.past}
             future={steps.future}
-            onUndo={() => dispatch({ kind: 'undo' })}
-            onRedo={() => dispatch({ kind: 'redo' })}
+            onUndo={() => step('undo')}
+            onRedo={() => step('redo')}
           />
           <Button
             size="xs"
@@ -185,9 +187,9 @@ function Lab({ tables }: { readonly tables: readonly ClubTable[] }) {
         />
         <Text size="sm" c="dimmed">
           Drag a ball, or drag on the cloth to aim. With the table in focus: arrows move the ball in hand
-          (Shift a quarter diamond, Alt 1 mm), <KeyCap>N</KeyCap> next ball, <KeyCap>[</KeyCap>{' '}
-          <KeyCap>]</KeyCap> turn the aim, <KeyCap>+</KeyCap> <KeyCap>-</KeyCap> pace, <KeyCap>.</KeyCap>{' '}
-          <KeyCap>,</KeyCap> events, <KeyCap>K</KeyCap> keep to compare.
+          (Shift by more, Alt by a hair), <KeyCap>N</KeyCap> next ball, <KeyCap>[</KeyCap> <KeyCap>]</KeyCap>{' '}
+          turn the aim, <KeyCap>+</KeyCap> <KeyCap>-</KeyCap> pace, <KeyCap>.</KeyCap> <KeyCap>,</KeyCap>{' '}
+          events, <KeyCap>K</KeyCap> keep to compare.
         </Text>
       </div>
       <Modal

@@ -12,6 +12,7 @@ import { askOf, eveningAsked } from './eveningAsked.ts';
 import { EveningEditor } from './EveningEditor.tsx';
 import { EveningForm } from './EveningForm.tsx';
 import { WhoComes } from './WhoComes.tsx';
+import { useViewer } from '../../api/viewer.ts';
 import { useEveningCast } from './useEveningNames.ts';
 import { TurnPanel } from './TurnPanel.tsx';
 import { useTimetable } from './useTimetable.ts';
@@ -24,11 +25,12 @@ export function PlanEveningPage() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const ids = (all: readonly { readonly id: string }[] | undefined) => (all ?? []).map(({ id }) => id);
-  const asked = eveningAsked(params, {
-    students: ids(cast?.players),
-    tables: ids(cast?.tables),
-    coaches: ids(cast?.coaches),
-  });
+  const { rules } = useViewer();
+  const asked = eveningAsked(
+    params,
+    { students: ids(cast?.players), tables: ids(cast?.tables), coaches: ids(cast?.coaches) },
+    rules,
+  );
   const wants = useQuery(wantsQuery(asked.students));
   const isAsked = asked.students.length > 0 && asked.tables.length > 0;
   const ask =

@@ -1,6 +1,7 @@
 import { Button, Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import dayjs from 'dayjs';
+import { spokenDay } from '../../words/dates.ts';
+import { minutesSince, todayInClub } from '../../words/clubTime.ts';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { EveningAsk, Turn } from '../../../core/evening/ask.ts';
@@ -52,7 +53,8 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
   // As it was when it was asked for: what others do meanwhile does not change it under the hand.
   const [rest, setRest] = useState<{ readonly ask: EveningAsk; readonly lessons: readonly Lesson[] }>();
   const students = [...new Set(lessons.flatMap(({ document }) => document.playerIds))];
-  const known = useQuery(wantsQuery(students)).data;
+  const [guest, setGuest] = useState<string | null>(null);
+  const known = useQuery(wantsQuery(guest === null ? students : [...students, guest])).data;
   const wants = known ?? NO_WANTS;
   const here = tables.filter((table) => lessons.some(({ document }) => document.tableId === table.id));
   const ask = rest?.ask;
@@ -78,6 +80,7 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
       }),
     onSuccess: async () => {
       setRest(undefined);
+      setGuest(null);
       await again();
     },
     onError: again,
@@ -97,13 +100,13 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
   });
   const failed = keeping.error ?? marking.error;
   // On another day nothing has been played yet.
-  const now = dayjs().format('YYYY-MM-DD') === day ? minutesSince(begins) : 0;
+  const now = todayInClub() === day ? minutesSince(begins) : 0;
 
   return (
     <Stack gap="sm">
       <Group justify="space-between" align="end">
         <div>
-          <Title order={1}>The evening of {dayjs(day).format('dddd D MMMM')}</Title>
+          <Title order={1}>The evening of {spokenDay(day)}</Title>
           <Text c="dimmed">
             {begins} to {clockAt(begins, evening.minutes)}, {students.length}{' '}
             {students.length === 1 ? 'student' : 'students'}
@@ -171,6 +174,9 @@ function Evening({ id, lessons, evening, day, cast }: EveningProps) {
           <RestForm
             begins={begins}
             students={students}
+            others={cast.players.map((each) => each.id).filter((each) => !students.includes(each))}
+            guest={guest}
+            onGuest={setGuest}
             tables={here.map((table) => table.id)}
             names={names}
             now={Math.min(evening.minutes, Math.max(0, now))}
@@ -202,11 +208,6 @@ function nextAt(turns: readonly StoredTurn[], table: string): StoredTurn | undef
 function roundOf({ lesson, block, turn }: StoredTurn): string {
   const { drill, stage, id } = block;
   return `/lesson/round?drill=${drill}&stage=${stage}&player=${turn.student}&table=${turn.table}&lesson=${lesson.id}&block=${id}&begin=now`;
-}
-
-function minutesSince(begins: string): number {
-  const [hours = 0, minutes = 0] = begins.split(':').map(Number);
-  return dayjs().diff(dayjs().hour(hours).minute(minutes), 'minute');
 }
 
 interface FootProps {

@@ -7,6 +7,10 @@ import type { EveningNames } from './Timetable.tsx';
 interface RestFormProps {
   readonly begins: string;
   readonly students: readonly string[];
+  /** Who could come besides, and who does. */
+  readonly others: readonly string[];
+  readonly guest: string | null;
+  readonly onGuest: (id: string | null) => void;
   readonly tables: readonly string[];
   readonly names: EveningNames;
   /** Minutes after the beginning. */
@@ -16,8 +20,9 @@ interface RestFormProps {
   readonly onPlan: (changes: EveningChanges) => void;
 }
 
-/** What has come between: somebody is late or does not come, a table cannot be played on; the rest is planned anew from a time on. */
-export function RestForm({ begins, students, tables, names, now, isReady, onPlan }: RestFormProps) {
+/** What has come between: somebody is late, does not come or comes besides, a table cannot be played on; the rest is planned anew from a time on. */
+export function RestForm(props: RestFormProps) {
+  const { begins, students, others, guest, onGuest, tables, names, now, isReady, onPlan } = props;
   const [from, setFrom] = useState(() => clockAt(begins, now));
   const [who, setWho] = useState<string | null>(null);
   const [until, setUntil] = useState(() => clockAt(begins, now + 20));
@@ -79,6 +84,15 @@ export function RestForm({ begins, students, tables, names, now, isReady, onPlan
             />
           </Group>
         )}
+        <Select
+          label="Who comes besides"
+          clearable
+          searchable
+          placeholder="nobody"
+          data={named(others, names.student)}
+          value={guest}
+          onChange={onGuest}
+        />
         <Select
           label="Table that cannot be used"
           clearable

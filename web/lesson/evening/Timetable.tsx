@@ -1,16 +1,8 @@
-import {
-  DndContext,
-  KeyboardSensor,
-  MouseSensor,
-  TouchSensor,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, KeyboardSensor, useDraggable, useDroppable, useSensor } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 import type { Turn } from '../../../core/evening/ask.ts';
 import type { Clash } from '../../../core/evening/clashes.ts';
+import { useDragSensors } from '../../controls/useDragSensors.ts';
 import { clashWords, clockAt } from '../../words/eveningWords.ts';
 
 /** A turn as the timetable shows it. */
@@ -44,23 +36,15 @@ interface TimetableProps {
   readonly onMove?: (key: string, table: string, from: number) => void;
 }
 
-/** A pointer must move so far before it is a drag, px: a tap chooses. */
-const DRAG_PX = 6;
-/** A finger has to rest on a turn before it drags it: a quick one scrolls the page; ms and px. */
-const HOLD = { delay: 220, tolerance: 8 };
-
 /** An evening: a column for each table, a row for each time; turns are dragged to other places. */
 export function Timetable(props: TimetableProps) {
   const { begins, tables, slots, turns, names, onMove } = props;
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: DRAG_PX } }),
-    useSensor(TouchSensor, { activationConstraint: HOLD }),
-    useSensor(KeyboardSensor),
-  );
+  const drag = useDragSensors();
+  const keyboard = useSensor(KeyboardSensor);
   const rows = [...new Set([...slots, ...turns.map(({ turn }) => turn.from)])].sort((a, b) => a - b);
   return (
     <DndContext
-      sensors={onMove === undefined ? [] : sensors}
+      sensors={onMove === undefined ? [] : [...drag, keyboard]}
       onDragEnd={({ active, over }) => {
         const [table, from] = String(over?.id ?? '').split('@');
         if (table !== undefined && from !== undefined) onMove?.(String(active.id), table, Number(from));

@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { FIRST_RULES } from '../../../core/records/clubRules.ts';
 import { askOf, eveningAsked } from './eveningAsked.ts';
 
 const ALL = { students: ['wren', 'pim'], tables: ['t1', 't2'], coaches: ['ada'] };
@@ -7,7 +8,7 @@ it('reads an evening from the address, and leaves out what there is not', () => 
   const params = new URLSearchParams(
     'student=wren&student=gone&student=wren&table=t2&coach=ada&day=2026-12-01&begins=19:05&minutes=90&turn=15',
   );
-  expect(eveningAsked(params, ALL)).toEqual({
+  expect(eveningAsked(params, ALL, FIRST_RULES)).toEqual({
     day: '2026-12-01',
     begins: '19:05',
     minutes: 90,
@@ -19,12 +20,15 @@ it('reads an evening from the address, and leaves out what there is not', () => 
     coaches: ['ada'],
   });
   for (const wrong of ['minutes=a', 'minutes=100000', 'minutes=0.5', 'begins=25:00', 'begins=now']) {
-    expect(eveningAsked(new URLSearchParams(wrong), ALL)).toMatchObject({ minutes: 120, begins: '18:30' });
+    expect(eveningAsked(new URLSearchParams(wrong), ALL, FIRST_RULES)).toMatchObject({
+      minutes: 120,
+      begins: '18:30',
+    });
   }
 });
 
 it('asks for the students with what they gain by, and the tables that the club has', () => {
-  const asked = eveningAsked(new URLSearchParams('student=wren&student=pim&table=t1'), ALL);
+  const asked = eveningAsked(new URLSearchParams('student=wren&student=pim&table=t1'), ALL, FIRST_RULES);
   const ask = askOf(asked, [{ playerId: 'pim', wants: [] }], []);
   expect(ask.students.map(({ id, wants, from }) => [id, wants.length, from])).toEqual([
     ['wren', 0, 0],
@@ -32,4 +36,10 @@ it('asks for the students with what they gain by, and the tables that the club h
   ]);
   expect(ask.tables).toEqual([]);
   expect(ask).toMatchObject({ from: 0, until: 120, rules: { turn: 20, restAfter: 60, most: 100 } });
+});
+
+it('begins with the strain that the club has settled, until somebody says otherwise', () => {
+  const rules = { restAfter: 40, most: 75 };
+  expect(eveningAsked(new URLSearchParams(), ALL, rules)).toMatchObject(rules);
+  expect(eveningAsked(new URLSearchParams('most=90'), ALL, rules)).toMatchObject({ restAfter: 40, most: 90 });
 });

@@ -1,4 +1,6 @@
 import dayjs from 'dayjs';
+import { todayInClub } from '../../words/clubTime.ts';
+import { FIRST_RULES, STRAIN_BOUNDS, type ClubRules } from '../../../core/records/clubRules.ts';
 import type { EveningAsk } from '../../../core/evening/ask.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import type { EveningWants } from '../../../core/records/evening.ts';
@@ -31,11 +33,11 @@ type Bounds = readonly [least: number, most: number, otherwise: number];
 export const BOUNDS = {
   minutes: [20, 600, 120],
   turn: [5, 60, 20],
-  restAfter: [10, 240, 60],
-  most: [10, 480, 100],
+  restAfter: [...STRAIN_BOUNDS.restAfter, FIRST_RULES.restAfter],
+  most: [...STRAIN_BOUNDS.most, FIRST_RULES.most],
 } as const satisfies Record<string, Bounds>;
 
-/** @param params of the address @param all ids that there are: others are left out */
+/** @param params of the address @param all ids that there are: others are left out @param rules the club's own, as long as nobody says otherwise */
 export function eveningAsked(
   params: URLSearchParams,
   all: {
@@ -43,18 +45,19 @@ export function eveningAsked(
     readonly tables: readonly string[];
     readonly coaches: readonly string[];
   },
+  rules: Pick<ClubRules, 'restAfter' | 'most'>,
 ): EveningAsked {
   const begins = params.get('begins') ?? '';
   const day = params.get('day') ?? '';
   const known = (name: string, ids: readonly string[]) =>
     params.getAll(name).filter((id, i, list) => ids.includes(id) && list.indexOf(id) === i);
   return {
-    day: dayjs(day, 'YYYY-MM-DD').isValid() && day !== '' ? day : dayjs().format('YYYY-MM-DD'),
+    day: dayjs(day, 'YYYY-MM-DD').isValid() && day !== '' ? day : todayInClub(),
     begins: CLOCK.test(begins) ? begins : '18:30',
     minutes: numberOf(params, 'minutes', BOUNDS.minutes),
     turn: numberOf(params, 'turn', BOUNDS.turn),
-    restAfter: numberOf(params, 'rest', BOUNDS.restAfter),
-    most: numberOf(params, 'most', BOUNDS.most),
+    restAfter: numberOf(params, 'rest', [...STRAIN_BOUNDS.restAfter, rules.restAfter]),
+    most: numberOf(params, 'most', [...STRAIN_BOUNDS.most, rules.most]),
     students: known('student', all.students),
     tables: known('table', all.tables),
     coaches: known('coach', all.coaches),

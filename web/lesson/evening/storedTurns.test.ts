@@ -45,6 +45,7 @@ const WANTS: EveningWants = [
         gain: 0.35,
         tables: ['pool-9ft'],
         behind: null,
+        isSurelyBehind: false,
         shows: null,
         restDays: 3,
         course: null,

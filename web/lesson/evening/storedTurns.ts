@@ -22,6 +22,7 @@ function plainWant({ drill, stage }: LessonBlock, drills: readonly ListedDrill[]
     gain: 0,
     tables: document === undefined ? [] : [...tablesOf(document)],
     behind: null,
+    isSurelyBehind: false,
     shows: null,
     restDays: null,
     course: null,

@@ -19,6 +19,7 @@ const turn = (student: string, table: string, from: number): Turn => ({
     gain: 0.5,
     tables: ['pool-9ft'],
     behind: null,
+    isSurelyBehind: false,
     shows: null,
     restDays: null,
     course: null,

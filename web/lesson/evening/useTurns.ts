@@ -43,11 +43,7 @@ export function useTurns(planned: Turns = NONE): EditedTurns {
   const back = () => edit(({ history }) => ({ history: undo(history) }));
   const forth = () => edit(({ history }) => ({ history: redo(history) }));
   const choose = (chosen: number | undefined) => edit(() => ({ chosen }));
-  useHotkeys([
-    ['mod+Z', back],
-    ['mod+shift+Z', forth],
-    ['Escape', () => choose(undefined)],
-  ]);
+  useHotkeys([['Escape', () => choose(undefined)]]);
   const turns = now.history.present;
   return {
     turns,

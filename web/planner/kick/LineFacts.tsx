@@ -4,12 +4,13 @@ import type { TablePreset } from '../../../core/table/preset.ts';
 import { aimWords, missWords, outcomeWords } from '../../words/kickWords.ts';
 import { useWords } from '../../words/useWords.ts';
 import { capital } from '../../words/vocabulary.ts';
+import { tapeLength } from '../../words/lengths.ts';
 
 /** Where to aim, what comes of the middle of a line, and what a miss meets. */
 export function LineFacts({ line, preset }: { readonly line: RatedLine; readonly preset: TablePreset }) {
   const { vocabulary } = useWords();
   const { aim, widthAtAim, middle, below, above } = line;
-  const width = widthAtAim === undefined ? '' : `, ${Math.round(1000 * widthAtAim)} mm wide there`;
+  const width = widthAtAim === undefined ? '' : `, ${tapeLength(widthAtAim)} wide there`;
   return (
     <Text size="sm" data-testid="line-facts">
       {aim !== undefined && `${capital(aimWords(aim, preset, vocabulary))}${width}. `}

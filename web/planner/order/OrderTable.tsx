@@ -11,6 +11,7 @@ import { WindowMark } from '../../table/WindowMark.tsx';
 import { CUE } from '../../table/labShot.ts';
 import { LyingBalls } from '../../table/LyingBalls.tsx';
 import { worthBands } from './worthBands.ts';
+import { PocketMark } from '../../table/PocketMark.tsx';
 
 interface OrderTableProps {
   readonly table: Table;
@@ -59,6 +60,7 @@ export const OrderTable = memo(function OrderTable(props: OrderTableProps) {
         positions={positions}
         selected={selected}
       />
+      {looked !== undefined && <PocketMark name={looked.pocket} />}
       {steps.map((each, i) => (
         <LandingMark key={i} at={each.landing} ordinal={i + 1} strong={i === step} />
       ))}

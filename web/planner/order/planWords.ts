@@ -4,6 +4,7 @@ import type { OrderPlan } from '../../../core/planning/order/orderPlan.ts';
 import { pocketWords } from '../../words/places.ts';
 import { counted, percent } from '../../words/units.ts';
 import type { Vocabulary } from '../../words/vocabulary.ts';
+import { longLength } from '../../words/lengths.ts';
 
 /** Less than this is no difference that a player could tell, 0…1. */
 export const ALIKE = 0.02;
@@ -61,11 +62,11 @@ function suitWords(choices: OrderPlan['choices']): readonly string[] {
 
 /** "cue ball 6.1 m, 2.0 m at the longest; hard: the 3; close together: the 3 and the 12; open: the 1" */
 function suitFacts({ travel, longest, complete, hard, clusters, spare }: PlannedChoice): string {
-  const way = complete
-    ? `cue ball ${metres(travel)}, ${metres(longest)} at the longest`
+  const told = complete
+    ? `cue ball ${way(travel)}, ${way(longest)} at the longest`
     : 'the plan does not come to its end';
   return [
-    way,
+    told,
     ...(hard.length === 0 ? [] : [`hard: ${list(hard)}`]),
     ...clusters.map((ids) => `close together: ${list(ids)}`),
     ...(spare.length === 0 ? [] : [`open: ${list(spare)}`]),
@@ -83,11 +84,12 @@ export function wishWords(free: PlayedChance, wished: PlayedChance): string {
   return better === 0 ? `${told} It costs ${count} of a hundred.` : `${told} It is ${count} better.`;
 }
 
-const metres = (length: number) => `${length.toFixed(1)}\u00a0m`;
+/** A length that is not broken over two lines. */
+const way = (length: number) => longLength(length).replace(' ', '\u00a0');
 
 function wayWords({ travel, cushions }: PlanStep): string {
   const bounces = ['no cushion', 'one cushion', 'two cushions', 'three cushions'][cushions.length];
-  return `${metres(travel)}, ${bounces ?? `${cushions.length} cushions`}`;
+  return `${way(travel)}, ${bounces ?? `${cushions.length} cushions`}`;
 }
 
 export function stepWords(step: PlanStep, vocabulary: Vocabulary): string {

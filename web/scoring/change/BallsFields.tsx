@@ -1,4 +1,4 @@
-import { NumberInput } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { ballsSet } from '../../../core/scoring/countAttempt.ts';
 import { enteredOf, putEntered, type FieldsProps } from './fields.ts';
 
@@ -6,14 +6,13 @@ import { enteredOf, putEntered, type FieldsProps } from './fields.ts';
 export function BallsFields(props: FieldsProps) {
   const balls = ballsSet(props.course.counting.drill, props.log.set).length;
   return (
-    <NumberInput
+    <NumberEntry
+      whole
       label={`Balls made, of ${balls}`}
       min={0}
       max={balls}
       value={enteredOf(props).balls ?? 0}
-      onChange={(made) =>
-        typeof made === 'number' && putEntered(props, { balls: made, done: made === balls })
-      }
+      onEnter={(made) => putEntered(props, { balls: made, done: made === balls })}
     />
   );
 }

@@ -1,4 +1,5 @@
-import { NumberInput, Switch } from '@mantine/core';
+import { Switch } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { enteredOf, putEntered, type FieldsProps } from './fields.ts';
 
 const SIDES = [
@@ -18,13 +19,14 @@ export function BreakFields(props: FieldsProps) {
   return (
     <>
       {SIDES.map(({ name, label, most }) => (
-        <NumberInput
+        <NumberEntry
+          whole
           key={name}
           label={label}
           min={0}
           max={most}
           value={opening[name]}
-          onChange={(value) => typeof value === 'number' && put({ [name]: value })}
+          onEnter={(value) => put({ [name]: value })}
         />
       ))}
       <Switch

@@ -1,4 +1,5 @@
-import { NumberInput, Switch } from '@mantine/core';
+import { Switch } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { CONTACT_GRADES, type ContactGrade } from '../../../core/counting/gradedContact.ts';
 import { LEAVE_GRADES } from '../../../core/counting/kickScore.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
@@ -39,13 +40,14 @@ export function KickFields(props: FieldsProps) {
         disabled={!kick.hit}
         onChange={(event) => put({ legal: event.currentTarget.checked })}
       />
-      <NumberInput
+      <NumberEntry
+        whole
         label="Played again"
         min={0}
         max={20}
         value={kick.repeats}
         // Which way they went was told of the misses that were counted then.
-        onChange={(repeats) => typeof repeats === 'number' && put({ repeats, missed: undefined })}
+        onEnter={(repeats) => put({ repeats, missed: undefined })}
       />
       <OneOf
         label="It leaves"

@@ -1,14 +1,16 @@
-import { Group, NumberInput } from '@mantine/core';
+import { Group } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { enteredOf, putEntered, type FieldsProps } from './fields.ts';
 
 /** Points of a landing that is judged by eye. */
 export function PointsFields(props: FieldsProps) {
   return (
-    <NumberInput
+    <NumberEntry
+      whole
       label="Points"
       min={0}
       value={enteredOf(props).points ?? 0}
-      onChange={(points) => typeof points === 'number' && putEntered(props, { points, done: true })}
+      onEnter={(next) => putEntered(props, { points: next, done: true })}
     />
   );
 }
@@ -18,19 +20,21 @@ export function BreakPointsFields(props: FieldsProps) {
   const { points, penalty } = enteredOf(props);
   return (
     <Group grow>
-      <NumberInput
+      <NumberEntry
+        whole
         label="Points"
         min={0}
         max={200}
         value={points ?? 0}
-        onChange={(next) => typeof next === 'number' && putEntered(props, { points: next })}
+        onEnter={(next) => putEntered(props, { points: next })}
       />
-      <NumberInput
+      <NumberEntry
+        whole
         label="Given away"
         min={0}
         max={40}
         value={penalty ?? 0}
-        onChange={(next) => typeof next === 'number' && putEntered(props, { penalty: next })}
+        onEnter={(next) => putEntered(props, { penalty: next })}
       />
     </Group>
   );

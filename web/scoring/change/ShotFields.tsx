@@ -1,8 +1,10 @@
-import { Group, NumberInput } from '@mantine/core';
+import { Group } from '@mantine/core';
+import { UnitEntry } from '../../controls/UnitEntry.tsx';
 import { isPositionDrill } from '../../../core/drill/positionDrill.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { OneOf } from '../../controls/fields.tsx';
 import type { FieldsProps } from './fields.ts';
+import { placeUnit } from '../../words/lengths.ts';
 
 const OUTCOMES = ['potted', 'missed', 'cue ball lost'] as const;
 
@@ -34,19 +36,21 @@ export function ShotFields({ course, log, onLog }: FieldsProps) {
       />
       {value === 'potted' && (
         <Group grow>
-          <NumberInput
-            label="Stopped at, mm from the head cushion"
+          <UnitEntry
+            label="Stopped from the head cushion"
+            in={placeUnit()}
             min={0}
-            max={1000 * preset.length}
-            value={Math.round(1000 * landing.x)}
-            onChange={(mm) => typeof mm === 'number' && put({ landing: { ...landing, x: mm / 1000 } })}
+            max={preset.length}
+            value={landing.x}
+            onEnter={(x) => put({ landing: { ...landing, x } })}
           />
-          <NumberInput
-            label="mm from the right cushion"
+          <UnitEntry
+            label="From the right cushion"
+            in={placeUnit()}
             min={0}
-            max={1000 * preset.width}
-            value={Math.round(1000 * landing.y)}
-            onChange={(mm) => typeof mm === 'number' && put({ landing: { ...landing, y: mm / 1000 } })}
+            max={preset.width}
+            value={landing.y}
+            onEnter={(y) => put({ landing: { ...landing, y } })}
           />
         </Group>
       )}

@@ -1,3 +1,4 @@
+import { LineKey } from '../../table/LineKey.tsx';
 import { Button, Text, Title } from '@mantine/core';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -39,6 +40,7 @@ import { searchPlanner } from '../../workers/planner.ts';
 import { PadButton } from '../pads/PadButton.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
+import { speedWords } from '../../words/lengths.ts';
 
 interface CallScoringProps extends ScoringProps {
   readonly table: Table;
@@ -140,6 +142,7 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
           />
         )
       }
+      aside={shown === undefined ? null : <LineKey cueBall objectBall aim />}
       below={
         <>
           {shown !== undefined && (
@@ -161,8 +164,8 @@ function ComputedCalls(props: CallScoringProps & { readonly kind: CallKind }) {
             </Title>
             {shownOf(question) !== 'nothing' && (
               <Text size="sm">
-                The stroke: {question.shot.strike.speed.toFixed(1)} m/s; tip{' '}
-                {tipWords(question.shot.strike.tip)}.
+                The stroke: {speedWords(question.shot.strike.speed)}; tip {tipWords(question.shot.strike.tip)}
+                .
               </Text>
             )}
           </>

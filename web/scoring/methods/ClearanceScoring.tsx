@@ -31,6 +31,7 @@ import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
 import { nearestBall } from '../nearestBall.ts';
 import { progressOf } from '../../../core/scoring/course.ts';
 import { onCloth } from '../scoring.ts';
+import { LineKey } from '../../table/LineKey.tsx';
 
 /** A tap this near to a mouth names the pocket, metres. */
 const AT_POCKET = 0.11;
@@ -210,6 +211,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
           )}
         </DrillDrawing>
       }
+      aside={over ? null : <LineKey next="may be played now" landings here="the last shot" />}
       below={
         <>
           {fresh && !over && (

@@ -20,6 +20,7 @@ import { PadButton } from '../pads/PadButton.tsx';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
 import { onCloth } from '../scoring.ts';
 import { useCauseHint } from '../useCauseHint.ts';
+import { shortLength } from '../../words/lengths.ts';
 
 interface LandingScoringProps extends ScoringProps {
   readonly table: Table;
@@ -94,7 +95,12 @@ export function LandingScoring(props: LandingScoringProps) {
       {...props}
       word="shot"
       pad={[...pad, ...confirm]}
-      moreKeys={[['Arrows', 'move the cross by 1 cm; with Shift 10 cm, with Alt 1 mm']]}
+      moreKeys={[
+        [
+          'Arrows',
+          `move the cross by ${shortLength(0.01)}; with Shift ten times as far, with Alt a tenth of it`,
+        ],
+      ]}
       onArrow={(event) => {
         const step = arrowOnTable(event, orientation);
         if (step === undefined || scoring.cursor === null) return false;
@@ -129,8 +135,9 @@ export function LandingScoring(props: LandingScoringProps) {
       aside={
         <LineKey
           cueBall="cue ball, planned"
-          objectBall="object ball"
+          objectBall
           window={position === undefined ? 'target' : `on the ${position.task.next.ball}`}
+          wanted
           landings
         />
       }

@@ -1,4 +1,5 @@
-import { Autocomplete, Group, NumberInput, Select, Text } from '@mantine/core';
+import { Autocomplete, Group, Select, Text } from '@mantine/core';
+import { UnitEntry } from '../../controls/UnitEntry.tsx';
 import { useQuery } from '@tanstack/react-query';
 import {
   BREAK_AIMS,
@@ -17,6 +18,8 @@ import { useWords } from '../../words/useWords.ts';
 import { RecordingCard } from '../../planner/RecordingCard.tsx';
 import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
 import type { BreakHabits } from './useBreakHabits.ts';
+import { speedUnit } from '../../words/lengths.ts';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 
 /** What is rarely told of a break. */
 type Rare = Pick<BreakLog, 'first' | 'second' | 'cueBall' | 'nextShot' | 'runOut' | 'speed'>;
@@ -78,16 +81,17 @@ export function BreakMore({ seen, onSeen, breaks, setting }: BreakMoreProps) {
         values={YES_NO}
         onChange={(value) => onSeen({ runOut: value === null ? null : value === 'yes' })}
       />
-      <NumberInput
-        label="Speed of the cue ball, m/s"
+      <UnitEntry
+        label="Speed of the cue ball"
+        in={speedUnit()}
         size="xs"
         mt={6}
         min={0.1}
         max={MOST_BREAK_SPEED}
         step={0.1}
-        decimalScale={1}
-        value={seen.speed ?? ''}
-        onChange={(value) => onSeen({ speed: typeof value === 'number' && value > 0 ? value : null })}
+        value={seen.speed}
+        onEnter={(speed) => onSeen({ speed })}
+        onClear={() => onSeen({ speed: null })}
       />
       {setting !== undefined && (
         <RecordingCard
@@ -96,16 +100,16 @@ export function BreakMore({ seen, onSeen, breaks, setting }: BreakMoreProps) {
           onTake={(heard) => onSeen({ speed: Math.min(heard, MOST_BREAK_SPEED) })}
         />
       )}
-      <NumberInput
+      <NumberEntry
+        whole
         label="Change after so many breaks"
         description="To compare two cues or places; 0 for none"
         size="xs"
         mt={6}
         min={0}
         max={20}
-        allowDecimal={false}
         value={size}
-        onChange={(value) => typeof value === 'number' && setSize(value)}
+        onEnter={setSize}
       />
       <Text size="sm" c="dimmed" mt={6}>
         {block === undefined

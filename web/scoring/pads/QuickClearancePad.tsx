@@ -1,4 +1,5 @@
-import { Button, Group, NumberInput, Select } from '@mantine/core';
+import { Button, Group, Select } from '@mantine/core';
+import { NumberEntry } from '../../controls/NumberEntry.tsx';
 import { useState } from 'react';
 import type { Drill } from '../../../core/records/drill.ts';
 import { NOTHING_ENTERED, type Entered } from '../../../core/records/entered.ts';
@@ -62,15 +63,16 @@ function PointsForm({ drill, onEnter }: Pick<QuickClearancePadProps, 'drill' | '
         setPenalty(0);
       }}
     >
-      <NumberInput
+      <NumberEntry
+        whole
+        live
         label="Points of the break"
         size="md"
         min={0}
         max={most}
-        clampBehavior="strict"
-        allowDecimal={false}
-        value={points ?? ''}
-        onChange={(value) => setPoints(typeof value === 'number' ? value : undefined)}
+        value={points ?? null}
+        onEnter={setPoints}
+        onClear={() => setPoints(undefined)}
       />
       <Group align="end" mt={6} wrap="nowrap">
         <Select

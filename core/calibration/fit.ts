@@ -1,0 +1,82 @@
+import type { ExecutionError } from '../player/levels.ts';
+import { createRandom } from '../random/random.ts';
+import type { Table } from '../table/table.ts';
+import { featuresOf, scalesOf } from './features.ts';
+import { guidedError, playAll, valueOf, type PlayedShot } from './madeUp.ts';
+import {
+  correlationsOf,
+  deviationsOf,
+  likelyGiven,
+  underStandardPrior,
+  type Box,
+  type Likely,
+} from './regression.ts';
+import type { Unknown } from './unknowns.ts';
+
+/** What was found of the unknowns. */
+export interface Fit {
+  /** One for each unknown, SI: the mean of what is likely, and its standard deviation. */
+  readonly values: readonly number[];
+  readonly deviations: readonly number[];
+  /** How they go together, −1…1. */
+  readonly correlations: readonly (readonly number[])[];
+}
+
+/** Made-up tables of a round; each round draws its tables nearer to what the one before found. */
+const TABLES = 900;
+const ROUNDS = 3;
+/** The tables of a later round are drawn so many times as wide as what the round before left open. */
+const WIDER = 2;
+/** After so many tables the share is told. */
+const TOLD = 50;
+export interface FitSettings {
+  readonly seed?: number;
+  readonly tables?: number;
+  readonly onShare?: (share: number) => void;
+}
+
+/**
+ * Finds the numbers of a table from guided shots. The same shots are played by the same player on hundreds of made-up tables,
+ * drawn from what is known before, and read with the same errors; by regression what was read says which of the tables it was.
+ * So what a stroke is off by, a pace that is nobody's twice, and a ball that does not arrive need no model of their own.
+ * @param table as its card has it @param player errors of whoever played
+ * @param settings seed of the made-up tables, how many a round has, and who is told the share that is done, 0…1
+ * @throws RangeError where nothing was played
+ */
+export function fitTable(
+  table: Table,
+  unknowns: readonly Unknown[],
+  played: readonly PlayedShot[],
+  player: ExecutionError,
+  { seed = 1, tables = TABLES, onShare = () => undefined }: FitSettings = {},
+): Fit {
+  if (played.every(({ times }) => times.length === 0)) throw new RangeError('fitTable: nothing was played');
+  const shots = played.filter(({ times }) => times.length > 0);
+  const scales = shots.map(({ times, errors }) => scalesOf(times, errors));
+  const own = shots.flatMap(({ times }, k) => featuresOf(times, scales[k] ?? []));
+  const error = guidedError(player);
+  const random = createRandom(seed);
+  // In spreads from what was known before; each round draws from nearer about what is likely, wide enough to hold it.
+  let box: Box = { centres: unknowns.map(() => 0), widths: unknowns.map(() => 1) };
+  let found: Likely = { means: box.centres, covariance: [] };
+  for (let round = 0; round < ROUNDS; round++) {
+    const draws: (readonly number[])[] = [];
+    const features: (readonly number[])[] = [];
+    for (let n = 0; n < tables; n++) {
+      const draw = unknowns.map((_, i) => (box.centres[i] ?? 0) + (box.widths[i] ?? 1) * random.normal());
+      const read = playAll(table, unknowns, draw, shots, error, random);
+      draws.push(draw);
+      features.push(read.flatMap((times, k) => featuresOf(times, scales[k] ?? [])));
+      if (n % TOLD === 0) onShare((round + n / tables) / ROUNDS);
+    }
+    found = underStandardPrior(likelyGiven(draws, features, own), box);
+    const deviations = deviationsOf(found);
+    box = { centres: found.means, widths: deviations.map((each) => Math.min(1, WIDER * each)) };
+  }
+  const deviations = deviationsOf(found);
+  return {
+    values: unknowns.map((unknown, i) => valueOf(unknown, found.means[i] ?? 0)),
+    deviations: unknowns.map(({ spread }, i) => spread * (deviations[i] ?? 1)),
+    correlations: correlationsOf(found),
+  };
+}

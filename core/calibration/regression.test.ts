@@ -1,0 +1,90 @@
+import { expect, it } from 'vitest';
+import { createRandom } from '../random/random.ts';
+import { correlationsOf, deviationsOf, likelyGiven, underStandardPrior } from './regression.ts';
+
+/** Two unknowns, standard normal; each read with an error of its own, and their sum with a third. */
+function world(seed: number, noise: readonly [number, number], count: number) {
+  const random = createRandom(seed);
+  const draws = Array.from({ length: count }, () => [random.normal(), random.normal()]);
+  const features = draws.map(([a = 0, b = 0]) => [
+    a + noise[0] * random.normal(),
+    b + noise[1] * random.normal(),
+    7,
+  ]);
+  return { draws, features };
+}
+
+it('finds the posterior of normal unknowns that are read with normal errors', () => {
+  const noise = [0.5, 2] as const;
+  const { draws, features } = world(1, noise, 4_000);
+  const likely = likelyGiven(draws, features, [1, -1, 7]);
+  const { means } = likely;
+  const deviations = deviationsOf(likely);
+  const correlations = correlationsOf(likely);
+  // By Bayes' rule: mean y/(1+s²), deviation s/√(1+s²).
+  noise.forEach((s, i) => {
+    const read = i === 0 ? 1 : -1;
+    expect(means[i]).toBeCloseTo(read / (1 + s * s), 1);
+    expect(deviations[i]).toBeCloseTo(s / Math.hypot(1, s), 1);
+  });
+  expect(Math.abs(correlations[0]?.[1] ?? 1)).toBeLessThan(0.08);
+});
+
+it('tells that two unknowns of which only the sum is read cannot be told apart', () => {
+  const random = createRandom(2);
+  const draws = Array.from({ length: 3_000 }, () => [random.normal(), random.normal()]);
+  const features = draws.map(([a = 0, b = 0]) => [a + b + 0.1 * random.normal()]);
+  const likely = likelyGiven(draws, features, [2]);
+  const { means } = likely;
+  const deviations = deviationsOf(likely);
+  const correlations = correlationsOf(likely);
+  expect(means[0]).toBeCloseTo(1, 1);
+  // Half of the variance is left, all of it in the difference.
+  expect(deviations[0]).toBeCloseTo(Math.SQRT1_2, 1);
+  expect(correlations[0]?.[1]).toBeLessThan(-0.95);
+});
+
+it('its intervals hold the truth as often as they say', () => {
+  const noise = [0.3, 1] as const;
+  const { draws, features } = world(3, noise, 1_500);
+  const tests = world(4, noise, 300);
+  let inside = 0;
+  tests.draws.forEach((truth, n) => {
+    const likely = likelyGiven(draws, features, tests.features[n] ?? []);
+    const { means } = likely;
+    const deviations = deviationsOf(likely);
+    truth.forEach((value, i) => {
+      if (Math.abs(value - (means[i] ?? 0)) <= 1.645 * (deviations[i] ?? 0)) inside++;
+    });
+  });
+  expect(inside / 600).toBeGreaterThan(0.86);
+  expect(inside / 600).toBeLessThan(0.94);
+});
+
+it('draws from elsewhere say the same of standard normal unknowns', () => {
+  // One unknown, read as 2 with an error of one: by Bayes' rule 1, with a deviation of √½, wherever it was drawn from.
+  const drawn = { centres: [1.5, -1], widths: [0.8, 1] };
+  const posterior = (i: number, read: number) => {
+    const [c, w] = [drawn.centres[i] ?? 0, drawn.widths[i] ?? 1];
+    const precision = 1 + 1 / (w * w);
+    return { mean: (read + c / (w * w)) / precision, variance: 1 / precision };
+  };
+  const [a, b] = [posterior(0, 2), posterior(1, 0.5)];
+  const likely = underStandardPrior(
+    {
+      means: [a.mean, b.mean],
+      covariance: [
+        [a.variance, 0],
+        [0, b.variance],
+      ],
+    },
+    drawn,
+  );
+  expect(likely.means[0]).toBeCloseTo(1, 9);
+  expect(likely.means[1]).toBeCloseTo(0.25, 9);
+  for (const deviation of deviationsOf(likely)) expect(deviation).toBeCloseTo(Math.SQRT1_2, 9);
+});
+
+it('is refused without draws', () => {
+  expect(() => likelyGiven([], [], [])).toThrow('there must be draws');
+});
