@@ -1,7 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
 /**
- * The parts run one after the other: those without a database or a browser first, on both cores. Modules keep no state
+ * The parts run one after the other, on both cores: those without a database or a browser first. Modules keep no state
  * of their own, so what one file has loaded serves the next; only those of the interface share a page's globals. Time
  * limits end what hangs; they are wide, for a machine may have little time for us, and no test asks how fast it is.
  */
@@ -57,12 +57,12 @@ export default defineConfig({
           globalSetup: 'e2e/lib/setup.ts',
           include: ['e2e/**/*.test.ts'],
           environment: 'node',
-          fileParallelism: false,
+          maxWorkers: 2,
           isolate: false,
           testTimeout: 300_000,
           hookTimeout: 120_000,
           // As long as the browser waits for anything else.
-          expect: { poll: { timeout: 45_000 } },
+          expect: { poll: { timeout: 90_000 } },
           sequence: { groupOrder: 3 },
         },
       },

@@ -3,21 +3,20 @@ import type { Page } from 'playwright-core';
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
 
-/** The club of the server that computes benchmarks; whoever comes first has opened it. */
+/** The club of the server that computes benchmarks. */
 const COACH = { email: 'isolde@curlew.example', password: 'a bridge of birds' };
-const LONGEST_MS = 80_000;
+const LONGEST_MS = 160_000;
 
 let browser: Browser;
 let page: Page;
 beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('otherUrl') });
+  browser = await openBrowser({ baseURL: inject('computingUrl') });
   page = await browser.context.newPage();
   await page.goto('/sign-in');
-  const headers = { origin: inject('otherUrl') };
+  const headers = { origin: inject('computingUrl') };
   await page.request.post('/api/club', {
     headers,
     data: { club: 'Curlew Bridge', name: 'Isolde Fenn', ...COACH },
-    failOnStatusCode: false,
   });
   const entered = await page.request.post('/api/sign-in', { headers, data: COACH });
   expect(entered.ok()).toBe(true);

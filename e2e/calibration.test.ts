@@ -5,8 +5,10 @@ import { describe, expect, it } from 'vitest';
 import { guidedShots } from '../core/calibration/guidedShots.ts';
 import { readOff } from '../core/calibration/reading.ts';
 import { simulate } from '../core/motion/simulate.ts';
+import { createRandom } from '../core/random/random.ts';
 import { buildTable } from '../core/table/table.ts';
 import { object, string } from 'yup';
+import { wavOf } from '../scripts/lib/wav.ts';
 import { reads } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -37,6 +39,22 @@ async function newTable(name: string): Promise<string> {
   const made = await page.request.post('/api/tables', { data: { name, preset: 'pool-9ft' } });
   expect(made.ok()).toBe(true);
   return madeSchema.validateSync(await made.json()).id;
+}
+
+const RATE = 44_100;
+
+/** A quiet room in which something knocks at some seconds. */
+function recordingOf(knocks: readonly number[]): Uint8Array {
+  const random = createRandom(3);
+  const length = Math.round(RATE * (Math.max(...knocks) + 0.5));
+  const samples = Float32Array.from({ length }, (_, i) => {
+    const t = i / RATE;
+    const heard = knocks.map((at) =>
+      t < at ? 0 : 0.4 * Math.exp(-(t - at) / 0.002) * Math.sin(2 * Math.PI * 4_500 * (t - at)),
+    );
+    return 0.001 * random.normal() + heard.reduce((sum, each) => sum + each, 0);
+  });
+  return wavOf({ samples, rate: RATE });
 }
 
 describe('a table', () => {
@@ -87,6 +105,45 @@ describe('a table', () => {
       .getByText(/calibrated \d{4}-\d\d-\d\d, 2 guided shots/)
       .first()
       .waitFor();
+    const calibrations = page.getByRole('region', { name: 'Calibrations' }).last();
+    expect(await calibrations.getByRole('row').count()).toBe(2);
+    await reads(calibrations.getByRole('row').last(), /Morwenna Oake2\d\.\d{4}/);
+  });
+
+  it('that was calibrated before says so, and one that has drifted says how', async () => {
+    const open = async (name: RegExp) => {
+      await page.goto('/hall');
+      await page.getByRole('link', { name }).click();
+    };
+    await open(/Pool room, table 4/);
+    await page.getByText(/^As it was on .+: no number has changed beyond its interval\.$/).waitFor();
+    await open(/Snooker room, table 2/);
+    await page
+      .getByText(/^Rolling friction has drifted since .+: from 0\.0\d+ to 0\.0\d+, more than/)
+      .waitFor();
+  });
+
+  it('a recording tells the times of a shot', async () => {
+    const id = await newTable(`Table ${randomUUID().slice(0, 4)}`);
+    await page.goto(`/hall/${id}/calibrate`);
+    const guided = guidedShots(ordinary).find((each) => each.id === 'lag 3');
+    if (guided === undefined) throw new Error('no third lag');
+    for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Next/ }).click();
+    const { events } = simulate(guided.shot, { paths: true });
+    const knocks = events.flatMap(({ kind, t }) => (kind === 'ball-cushion' ? [t] : []));
+    const [choosing] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'A recording' }).click(),
+    ]);
+    await choosing.setFiles({
+      name: 'lag.wav',
+      mimeType: 'audio/wav',
+      buffer: Buffer.from(recordingOf([0, ...knocks].map((at) => 0.8 + at))),
+    });
+    const first = (words: string) => page.getByLabel(new RegExp(`^${words}.*, time 1,`)).inputValue();
+    const [out = 0, back = 0] = knocks;
+    await expect.poll(async () => Math.abs(Number(await first('From the tip')) - out)).toBeLessThan(0.011);
+    expect(Math.abs(Number(await first('From the first')) - (back - out))).toBeLessThan(0.011);
   });
 
   it('a watch and a tap tell, too', async () => {

@@ -1,9 +1,10 @@
 import type { Page } from 'playwright-core';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { callsSchema } from '../core/records/call.ts';
 import { playersSchema } from '../core/records/player.ts';
 import { choose, pixelOf, reads, signIn } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -151,7 +152,7 @@ describe('a call', () => {
   });
 
   it('by a player has no coach beside it', async () => {
-    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const other = await openBrowser({ baseURL: demoUrl() });
     const own = await other.context.newPage();
     await signIn(own, /Wren/);
     await own.goto('/lab/call?kind=does%20it%20pass&level=plain');

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { newRound } from '../server/testing/newRound.ts';
 import { choose, reads } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -23,7 +24,7 @@ describe('a coach', () => {
     await page.getByRole('button', { name: 'It is noted' }).click();
     await row('Isolde Reef').getByText('invited, has not come in yet').waitFor();
 
-    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const other = await openBrowser({ baseURL: demoUrl() });
     try {
       const hers = await other.context.newPage();
       await hers.goto('/sign-in');
@@ -62,7 +63,7 @@ describe('a coach', () => {
 
 describe('what was entered wrongly', () => {
   it('is put right: the name, a round that was not to count; at last the student is erased for good', async () => {
-    const origin = inject('demoUrl');
+    const origin = demoUrl();
     const send = (method: 'post' | 'put', path: string, data: object) =>
       page.request[method](`/api${path}`, { data, headers: { origin } });
     const made = await send('post', '/players', {

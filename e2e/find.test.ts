@@ -1,7 +1,8 @@
 import type { Page } from 'playwright-core';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { reads, signIn, startRound } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -55,7 +56,7 @@ describe('what is looked for', () => {
 
   it('shows a student their own pages, and no other player', async () => {
     const own = await openBrowser({
-      baseURL: inject('demoUrl'),
+      baseURL: demoUrl(),
       size: { width: 390, height: 844 },
       touch: true,
     });

@@ -1,7 +1,8 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { pixelOf, plannedLanding, points, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 const planned = plannedLanding('harbour-turn');
 
@@ -9,7 +10,7 @@ describe('with the keyboard alone', () => {
   let browser: Browser;
   let page: Page;
   beforeAll(async () => {
-    browser = await openBrowser({ baseURL: inject('demoUrl') });
+    browser = await openBrowser({ baseURL: demoUrl() });
     page = await browser.context.newPage();
   });
   afterAll(() => browser.close());
@@ -96,7 +97,7 @@ describe('with a finger alone, on a tablet held upright', () => {
   let page: Page;
   beforeAll(async () => {
     browser = await openBrowser({
-      baseURL: inject('demoUrl'),
+      baseURL: demoUrl(),
       size: { width: 800, height: 1280 },
       touch: true,
     });

@@ -14,8 +14,8 @@ import {
   startRound,
 } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { signedIn } from './lib/signedIn.ts';
-import { inject } from 'vitest';
 
 let page: Page;
 let browser: Browser;
@@ -115,7 +115,7 @@ it('keeps notes that are written without network, and sends them when it is back
 });
 
 it('a student practises alone, without a coach', async () => {
-  const own = await openBrowser({ baseURL: inject('demoUrl') });
+  const own = await openBrowser({ baseURL: demoUrl() });
   try {
     const student = await own.context.newPage();
     await signIn(student, /Wren/);

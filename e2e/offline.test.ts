@@ -1,14 +1,15 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { points, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 /** The application on the device: it starts, and a round goes on, also when the server is away. */
 
 let browser: Browser;
 let page: Page;
 beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl'), installed: true });
+  browser = await openBrowser({ baseURL: demoUrl(), installed: true });
   page = await browser.context.newPage();
   await signIn(page);
 });

@@ -1,11 +1,12 @@
 import type { Page } from 'playwright-core';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type { BallOnTable } from '../core/motion/shot.ts';
 import { listedDrillSchema } from '../core/records/listedDrill.ts';
 import { ball, cueBall, POOL, shotOf } from '../core/testing/balls.ts';
 import { shotToLink } from '../web/table/labShot.ts';
 import { choose, pixelOf, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 let page: Page;
@@ -179,7 +180,7 @@ describe('a drill that asks for a clearance', () => {
   });
 
   it('keeps its plan from students until the round is over where the coach wants it so', async () => {
-    const headers = { origin: inject('demoUrl') };
+    const headers = { origin: demoUrl() };
     const { document } = await listedDrillSchema.validate(
       await (await page.request.get('/api/drills/far-shores')).json(),
     );
@@ -189,7 +190,7 @@ describe('a drill that asks for a clearance', () => {
     expect(saved.ok(), await saved.text()).toBe(true);
     await page.goto(`/drills/${kept.slug}?stage=1`);
     await page.getByRole('button', { name: 'Show the plan' }).waitFor();
-    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const other = await openBrowser({ baseURL: demoUrl() });
     const own = await other.context.newPage();
     await signIn(own, /Wren/);
     await own.goto(`/drills/${kept.slug}?stage=1`);

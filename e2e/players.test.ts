@@ -1,9 +1,10 @@
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { programmesSchema } from '../core/records/programme.ts';
 import { choose, reads, signIn } from './lib/actions.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 import { idOf } from './lib/idOf.ts';
 import { openBrowser } from './lib/browser.ts';
 import { signedIn } from './lib/signedIn.ts';
@@ -193,7 +194,7 @@ describe('a report', () => {
     await page.getByText('All is stored.').waitFor();
     const address = page.url();
 
-    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const other = await openBrowser({ baseURL: demoUrl() });
     const own = await other.context.newPage();
     await signIn(own, /Wren/);
     await own.goto(address);
@@ -248,7 +249,7 @@ describe('a student', () => {
     const code = (await page.getByTestId('sign-in-code').textContent()) ?? '';
     await page.getByRole('button', { name: 'It is noted' }).click();
 
-    const other = await openBrowser({ baseURL: inject('demoUrl') });
+    const other = await openBrowser({ baseURL: demoUrl() });
     const own = await other.context.newPage();
     const enter = async () => {
       await own.goto('/sign-in');

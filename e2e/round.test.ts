@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBrowser, type Browser } from './lib/browser.ts';
 import { openRoundSchema } from '../core/records/openRound.ts';
 import {
@@ -13,6 +13,7 @@ import {
   startRound,
   storedAttempts,
 } from './lib/actions.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 let browser: Browser;
 let page: Page;
@@ -22,7 +23,7 @@ const planned = plannedLanding('harbour-turn');
 const NOWHERE = { x: 0.15, y: 1.1 };
 
 beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  browser = await openBrowser({ baseURL: demoUrl() });
   page = await browser.context.newPage();
   page.on('pageerror', (error) => errors.push(error.message));
   await signIn(page);

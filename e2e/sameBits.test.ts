@@ -1,7 +1,8 @@
 import { build } from 'vite';
-import { expect, inject, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { thousandShots } from '../core/testing/thousandShots.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 /** The function as one script for a page. */
 async function script(): Promise<string> {
@@ -20,7 +21,7 @@ async function script(): Promise<string> {
 }
 
 it('a thousand seeded shots are the same to the last bit in Node.js and in Chromium', async () => {
-  const browser = await openBrowser({ baseURL: inject('demoUrl') });
+  const browser = await openBrowser({ baseURL: demoUrl() });
   const page = await browser.context.newPage();
   const inBrowser = await page.evaluate(`${await script()}; jolly.thousandShots()`);
   await browser.close();

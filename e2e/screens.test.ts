@@ -3,11 +3,12 @@ import type { Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { choose, signIn, startRound } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 let browser: Browser;
 let page: Page;
 beforeAll(async () => {
-  browser = await openBrowser({ baseURL: inject('demoUrl') });
+  browser = await openBrowser({ baseURL: demoUrl() });
   page = await browser.context.newPage();
 });
 afterAll(() => browser.close());
@@ -176,7 +177,7 @@ describe('words', () => {
 
 describe('a player', () => {
   it('sees only themselves', async () => {
-    const own = await openBrowser({ baseURL: inject('demoUrl') });
+    const own = await openBrowser({ baseURL: demoUrl() });
     const tab = await own.context.newPage();
     await signIn(tab, /Wren/);
     await tab.getByRole('link', { name: 'Players' }).click();

@@ -1,8 +1,9 @@
-import { expect, inject, it } from 'vitest';
+import { expect, it } from 'vitest';
 import { playersSchema } from '../core/records/player.ts';
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { signIn } from './lib/actions.ts';
 import { openBrowser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 const WIDTH = 390;
 /** What a finger hits, pixels. */
@@ -10,7 +11,7 @@ const FINGER = 40;
 
 it('no page is wider than a telephone, no button smaller than a finger, and no key is named there', async () => {
   const browser = await openBrowser({
-    baseURL: inject('demoUrl'),
+    baseURL: demoUrl(),
     size: { width: WIDTH, height: 844 },
     touch: true,
   });

@@ -1,7 +1,8 @@
 import type { Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, expect, it } from 'vitest';
 import { points, reads, signIn, startRound, storedAttempts } from './lib/actions.ts';
 import { openBrowser, type Browser } from './lib/browser.ts';
+import { demoUrl } from './lib/demoUrl.ts';
 
 /** Two devices at one round: what one scores the other shows, and what both score is not lost. */
 
@@ -9,7 +10,7 @@ const browsers: Browser[] = [];
 let one: Page;
 let two: Page;
 beforeAll(async () => {
-  for (let i = 0; i < 2; i++) browsers.push(await openBrowser({ baseURL: inject('demoUrl') }));
+  for (let i = 0; i < 2; i++) browsers.push(await openBrowser({ baseURL: demoUrl() }));
   [one, two] = (await Promise.all(
     browsers.map(async (browser) => {
       const page = await browser.context.newPage();

@@ -20,6 +20,8 @@ export interface Fit {
   readonly deviations: readonly number[];
   /** How they go together, −1…1. */
   readonly correlations: readonly (readonly number[])[];
+  /** What the others say without one of the shots that were played, in their order: values as above; none of a single shot. */
+  readonly without: readonly (readonly number[])[];
 }
 
 /** Made-up tables of a round; each round draws its tables nearer to what the one before found. */
@@ -53,30 +55,40 @@ export function fitTable(
   if (played.every(({ times }) => times.length === 0)) throw new RangeError('fitTable: nothing was played');
   const shots = played.filter(({ times }) => times.length > 0);
   const scales = shots.map(({ times, errors }) => scalesOf(times, errors));
-  const own = shots.flatMap(({ times }, k) => featuresOf(times, scales[k] ?? []));
+  const own = shots.map(({ times }, k) => featuresOf(times, scales[k] ?? []));
   const error = guidedError(player);
   const random = createRandom(seed);
   // In spreads from what was known before; each round draws from nearer about what is likely, wide enough to hold it.
   let box: Box = { centres: unknowns.map(() => 0), widths: unknowns.map(() => 1) };
   let found: Likely = { means: box.centres, covariance: [] };
+  let without: readonly Likely[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const draws: (readonly number[])[] = [];
-    const features: (readonly number[])[] = [];
+    const features: (readonly (readonly number[])[])[] = [];
     for (let n = 0; n < tables; n++) {
       const draw = unknowns.map((_, i) => (box.centres[i] ?? 0) + (box.widths[i] ?? 1) * random.normal());
       const read = playAll(table, unknowns, draw, shots, error, random);
       draws.push(draw);
-      features.push(read.flatMap((times, k) => featuresOf(times, scales[k] ?? [])));
+      features.push(read.map((times, k) => featuresOf(times, scales[k] ?? [])));
       if (n % TOLD === 0) onShare((round + n / tables) / ROUNDS);
     }
-    found = underStandardPrior(likelyGiven(draws, features, own), box);
+    const drawn = box;
+    const likelyBy = (shotsAsked: (k: number) => boolean) => {
+      const of = (each: readonly (readonly number[])[]) => each.filter((_, k) => shotsAsked(k)).flat();
+      return underStandardPrior(likelyGiven(draws, features.map(of), of(own)), drawn);
+    };
+    found = likelyBy(() => true);
+    if (round === ROUNDS - 1 && shots.length > 1)
+      without = shots.map((_, left) => likelyBy((k) => k !== left));
     const deviations = deviationsOf(found);
     box = { centres: found.means, widths: deviations.map((each) => Math.min(1, WIDER * each)) };
   }
+  const valuesOf = ({ means }: Likely) => unknowns.map((unknown, i) => valueOf(unknown, means[i] ?? 0));
   const deviations = deviationsOf(found);
   return {
-    values: unknowns.map((unknown, i) => valueOf(unknown, found.means[i] ?? 0)),
+    values: valuesOf(found),
     deviations: unknowns.map(({ spread }, i) => spread * (deviations[i] ?? 1)),
     correlations: correlationsOf(found),
+    without: without.map(valuesOf),
   };
 }

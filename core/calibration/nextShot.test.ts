@@ -21,6 +21,7 @@ function knownBut(...open: readonly string[]) {
     values: unknowns.map(({ before }) => before),
     deviations: unknowns.map(({ name, spread }) => (open.includes(name) ? spread : spread / 50)),
     correlations: [],
+    without: [],
   };
 }
 

@@ -25,6 +25,8 @@ export interface Exactness {
 }
 
 export const BY_HAND: Exactness = { tape: 0.005, watch: 0.1 };
+/** Times from a sound recording: to the moment at which a knock is found, and a cushion gives way for some milliseconds. */
+export const BY_EAR: Exactness = { tape: 0.005, watch: 0.005 };
 
 /** The standard deviation of a reading, in its own unit. */
 export function errorOf(reading: Reading, { tape, watch }: Exactness): number {
@@ -53,8 +55,12 @@ export function readOff(result: ShotResult, reading: Reading): number | undefine
   return from === undefined || to === undefined ? undefined : to - from;
 }
 
-/** When a moment of a ball is, seconds after the tip. */
-function momentOf({ events }: Pick<ShotResult, 'events'>, ball: string, moment: Moment): number | undefined {
+/** When a moment of a ball is, seconds after the tip; undefined where it never is. */
+export function momentOf(
+  { events }: Pick<ShotResult, 'events'>,
+  ball: string,
+  moment: Moment,
+): number | undefined {
   if (moment === 'tip') return 0;
   if (moment === 'rest')
     return events.findLast(({ kind, ...event }) => kind === 'rest' && 'id' in event && event.id === ball)?.t;

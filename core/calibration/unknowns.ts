@@ -27,6 +27,9 @@ const SPREAD: Readonly<Record<TableUnknown, { readonly share: number } | { reado
 /** The mass of a cue's end while nobody knows, and what cues differ by, kg: our own estimate. */
 const END_MASS = { before: 0.006, spread: 0.003 };
 
+/** The cue of shots of which nobody said with which they were played. */
+export const NO_NAMED_CUE = 'cue';
+
 /** A number that is looked for: what is known before, as a normal distribution. */
 export interface Unknown {
   /** One of the table's, or a cue's end. */

@@ -4,7 +4,6 @@ import path from 'node:path';
 import { chromium, type BrowserContext } from 'playwright-core';
 
 const FLAGS = [
-  '--headless',
   '--no-sandbox',
   '--disable-gpu',
   '--disable-software-rasterizer',
@@ -20,7 +19,7 @@ export interface Browser {
   close(): Promise<void>;
 }
 
-/** Debian's Chromium with a user-data folder of its own. */
+/** Debian's Chromium, the one without windows, with a user-data folder of its own. */
 export async function openBrowser(options: {
   readonly baseURL: string;
   readonly size?: { readonly width: number; readonly height: number };
@@ -30,7 +29,7 @@ export async function openBrowser(options: {
 }): Promise<Browser> {
   const folder = mkdtempSync(path.join(tmpdir(), 'jolly-browser-'));
   const context = await chromium.launchPersistentContext(folder, {
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: FLAGS,
     baseURL: options.baseURL,
     viewport: options.size ?? { width: 1280, height: 800 },
@@ -40,7 +39,7 @@ export async function openBrowser(options: {
     reducedMotion: 'reduce',
     locale: 'en-GB',
   });
-  context.setDefaultTimeout(45_000);
+  context.setDefaultTimeout(90_000);
   return {
     context,
     async close() {

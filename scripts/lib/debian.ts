@@ -24,9 +24,9 @@ export const GALERA: DebianProgram = {
 };
 
 export const CHROMIUM: DebianProgram = {
-  what: 'Chromium',
-  packages: ['chromium'],
-  programs: ['/usr/bin/chromium'],
+  what: 'Chromium without windows',
+  packages: ['chromium-headless-shell'],
+  programs: ['/usr/bin/chromium-headless-shell'],
 };
 
 /** Installs a program from Debian's packages when it is missing (as root), or stops with the command to run. */

@@ -6,6 +6,7 @@ import { buildTable } from '../../core/table/table.ts';
 import { findDrill, LIBRARY } from '../db/queries/drills.ts';
 import { planFor } from '../drills/plans.ts';
 import { describeAccess } from '../testing/access.ts';
+import { PLAIN_CALIBRATION } from '../testing/calibrations.ts';
 import { send } from '../testing/club.ts';
 
 let benchmark: unknown;
@@ -31,6 +32,15 @@ describeAccess(
     'GET /api/tables/:id/log': {
       expected: [401, 200, 404, 200],
       path: (w) => `/api/tables/${w.club.poolTable}/log`,
+    },
+    'GET /api/tables/:id/watch': {
+      expected: [401, 200, 404, 200],
+      path: (w) => `/api/tables/${w.club.poolTable}/watch`,
+    },
+    'PUT /api/tables/:id/calibrations/:calibration': {
+      expected: [401, 403, 404, 200],
+      path: (w) => `/api/tables/${w.club.poolTable}/calibrations/${w.note}`,
+      body: () => ({ document: PLAIN_CALIBRATION, card: standardCard('pool-9ft'), basedOn: 1 }),
     },
     'GET /api/tables/:id/states/:revision': {
       expected: [401, 200, 404, 200],

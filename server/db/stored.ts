@@ -3,6 +3,7 @@ import { ValidationError } from 'yup';
 import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import { attemptLogSchema, countedSchema } from '../../core/records/attempt.ts';
 import { benchmarkSchema } from '../../core/records/benchmark.ts';
+import { calibrationDocumentSchema } from '../../core/records/calibration.ts';
 import { callAnswerSchema, callSourceSchema } from '../../core/records/call.ts';
 import { keptOverviewSchema } from '../../core/records/clubOverview.ts';
 import { clubRulesSchema } from '../../core/records/clubRules.ts';
@@ -44,6 +45,7 @@ const KINDS = {
   answer: kind(callAnswerSchema),
   bands: kind(fixedBandsSchema),
   benchmark: kind(benchmarkSchema, [inPoints]),
+  calibration: kind(calibrationDocumentSchema),
   card: kind(tableCardSchema),
   clubRules: kind(clubRulesSchema),
   conditions: kind(conditionsSchema),

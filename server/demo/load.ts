@@ -9,6 +9,7 @@ import { tableFingerprint, type Table } from '../../core/table/table.ts';
 import { benchmarkKey, queueBenchmark } from '../benchmarks/queue.ts';
 import { hashPassword } from '../auth/password.ts';
 import { findBenchmark, storeBenchmark } from '../db/queries/benchmarks.ts';
+import { insertCalibration } from '../db/queries/calibrations.ts';
 import { noteConditions } from '../db/queries/conditions.ts';
 import { claimInstallation, countClubs, insertClub, storeClubRules } from '../db/queries/clubs.ts';
 import { storeCue } from '../db/queries/cues.ts';
@@ -27,6 +28,7 @@ import {
   DEMO_SEED,
   otherSeed,
 } from './people.ts';
+import { DEMO_CALIBRATIONS, demoCalibration } from './calibrations.ts';
 import { callPositions } from './calls.ts';
 import { playCareer } from './careers.ts';
 import { DEMO_CUES } from './cues.ts';
@@ -80,6 +82,17 @@ export async function loadDemo(
       });
     }
     for (const table of DEMO_TABLES) await noteDemoConditions(db, table, now);
+    for (const [i, made] of DEMO_CALIBRATIONS.entries()) {
+      const table = DEMO_TABLES.find(({ name }) => name === made.table);
+      if (table === undefined) throw new Error(`loadDemo: there is no ${made.table}`);
+      await insertCalibration(db, {
+        id: idOf(`${made.table} calibration ${String(i)}`),
+        tableId: idOf(made.table),
+        document: demoCalibration(table, made, createRandom(SEED + i)),
+        takenBy: idOf(DEMO_COACHES[0].name),
+        takenAt: new Date(now - made.daysAgo * DAY_MS),
+      });
+    }
     for (const document of DEMO_CUES) {
       await storeCue(db, clubId, { id: idOf(document.name), document, archivedAt: null });
     }

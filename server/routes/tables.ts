@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import type { Viewer } from '../../core/records/account.ts';
 import { newTableSchema, tableHallSchema } from '../../core/records/clubTable.ts';
 import { cardText } from '../../core/records/tableCard.ts';
+import { takenCalibrationSchema } from '../../core/records/calibration.ts';
 import { newConditionsSchema } from '../../core/records/conditions.ts';
 import { tableChangeSchema, type ClubTable } from '../../core/records/clubTable.ts';
 import { auditAt } from '../access/audit.ts';
@@ -23,7 +24,11 @@ import { readBody } from '../http/body.ts';
 import { notFound, Refusal } from '../http/errors.ts';
 import { requireUuid, wholeNumber } from '../http/parameters.ts';
 import { stateOf } from '../tables/states.ts';
+import { changedMeanwhile, takeCalibration } from '../tables/takeCalibration.ts';
+import { watchOf } from '../tables/watch.ts';
 
+const OTHER_KIND = () =>
+  new Refusal(400, 'card.preset cannot change: another kind is another table', 'card.preset');
 const NAME_TAKEN = () => new Refusal(409, 'name is already that of another table', 'name');
 
 export function tableRoutes(deps: Dependencies) {
@@ -59,9 +64,7 @@ export function tableRoutes(deps: Dependencies) {
     requireCoach(viewer);
     const table = await tableOf(viewer, c.req.param('id'));
     const body = await readBody(c, tableChangeSchema);
-    if (body.card.preset !== table.preset) {
-      throw new Refusal(400, 'card.preset cannot change: another kind is another table', 'card.preset');
-    }
+    if (body.card.preset !== table.preset) throw OTHER_KIND();
     const sameCard = cardText(body.card) === cardText(table.state.card);
     try {
       const done = await inTransaction(deps.pool, async (db) => {
@@ -78,10 +81,7 @@ export function tableRoutes(deps: Dependencies) {
           await note(db, viewer, { action: 'table changed', subject: 'table', subjectId: table.id });
         return changed;
       });
-      if (!done) {
-        const message = 'basedOn is an older card: somebody has changed this table meanwhile';
-        throw new Refusal(409, message, 'basedOn');
-      }
+      if (!done) throw changedMeanwhile();
     } catch (error) {
       throw isDuplicate(error) ? NAME_TAKEN() : error;
     }
@@ -105,6 +105,23 @@ export function tableRoutes(deps: Dependencies) {
   app.get('/:id/log', async (c) => {
     const table = await tableOf(c.get('viewer'), c.req.param('id'));
     return c.json(await tableLog(deps.pool, table.id));
+  });
+
+  app.get('/:id/watch', async (c) => {
+    const viewer = c.get('viewer');
+    const table = await tableOf(viewer, c.req.param('id'));
+    return c.json(await watchOf(deps.pool, viewer.clubId, table, deps.now()));
+  });
+
+  app.put('/:id/calibrations/:calibration', async (c) => {
+    const viewer = c.get('viewer');
+    requireCoach(viewer);
+    const table = await tableOf(viewer, c.req.param('id'));
+    const id = requireUuid(c.req.param('calibration'), 'calibration');
+    const body = await readBody(c, takenCalibrationSchema);
+    if (body.card.preset !== table.preset) throw OTHER_KIND();
+    await takeCalibration(deps, viewer, table, { id, ...body });
+    return c.json(await tableOf(viewer, table.id));
   });
 
   // A state that was: what rounds of the past were played on.

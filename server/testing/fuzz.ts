@@ -3,12 +3,14 @@ import type { RowDataPacket } from 'mysql2/promise';
 import { logOf } from '../../core/records/attempt.ts';
 import { BLANK_SHOT } from '../../core/records/loggedShot.ts';
 import { createRandom, type Random } from '../../core/random/random.ts';
+import { standardCard } from '../../core/table/card.ts';
 import { readBackup } from '../exports/readBackup.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './club.ts';
 import { newEvening } from './newEvening.ts';
 import { newLesson } from './newLesson.ts';
 import { newRound } from './newRound.ts';
 import { routesOf } from './routes.ts';
+import { PLAIN_CALIBRATION } from './calibrations.ts';
 import { PLAIN_CUE } from './cues.ts';
 
 /** Requests made up from a seed, valid ones and ones that are wrong somewhere, at every route and as everybody. */
@@ -123,6 +125,11 @@ const BODIES: Readonly<Record<string, Make>> = {
     conditions: { balls: 'clean', air: 'damp', warmth: 'ordinary' },
     note: '',
     notedAt: AT,
+  }),
+  'PUT /api/tables/:id/calibrations/:calibration': () => ({
+    document: PLAIN_CALIBRATION,
+    card: standardCard('pool-9ft'),
+    basedOn: 1,
   }),
   'PUT /api/cues/:id': () => ({
     document: { ...PLAIN_CUE, name: `Cue ${randomUUID().slice(0, 6)}` },

@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
+import { tableWatchSchema } from '../../core/records/calibration.ts';
 import { clubTablesSchema, tableStateSchema, type TableRef } from '../../core/records/clubTable.ts';
 import { tableLogSchema } from '../../core/records/tableLog.ts';
 import { get } from './client.ts';
@@ -10,6 +11,13 @@ export const tablesQuery = queryOptions({
 
 export const tableLogQuery = (id: string) =>
   queryOptions({ queryKey: ['tables', id, 'log'], queryFn: () => get(`/tables/${id}/log`, tableLogSchema) });
+
+/** Its calibrations, and how its landings compare with those elsewhere. */
+export const tableWatchQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['tables', id, 'watch'],
+    queryFn: () => get(`/tables/${id}/watch`, tableWatchSchema),
+  });
 
 /** A table as it was when a round was played on it; it never changes. */
 export const tableStateQuery = ({ id, revision, conditionsId }: TableRef) =>

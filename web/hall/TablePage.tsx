@@ -21,6 +21,7 @@ import { CardNumbers } from './CardNumbers.tsx';
 import { cardInWords, roomInWords } from './cardWords.ts';
 import { HallOfTable } from './HallOfTable.tsx';
 import { ConditionsPanel } from './ConditionsPanel.tsx';
+import { WatchPart } from './WatchPart.tsx';
 import { currentState } from '../table/tableChoice.ts';
 
 /** One table of the hall: what is known of it, how it plays tonight, and every number that follows. */
@@ -174,6 +175,7 @@ function CardEditor({ table }: { readonly table: ClubTable }) {
         readOnly={!isCoach}
         onChange={(next) => edit({ card: next })}
       />
+      <WatchPart table={table} />
       <CardHistory table={table} onTake={isCoach ? (taken) => edit({ card: taken }) : undefined} />
     </Stack>
   );

@@ -1,7 +1,9 @@
-import { Button, FileButton, Group, Text, Title } from '@mantine/core';
+import { Button, Group, Text, Title } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import type { SpeedSetting } from '../../core/sound/breakSpeed.ts';
 import { recordedWords } from '../words/breakStudyWords.ts';
+import { soundIn } from './soundIn.ts';
+import { SoundButtons } from './SoundButtons.tsx';
 import { useMicrophone } from './useMicrophone.ts';
 import { recordedSpeedOf } from '../workers/break.ts';
 import { tapeLength } from '../words/lengths.ts';
@@ -14,27 +16,11 @@ interface RecordingCardProps {
   readonly onTake: (speed: number) => void;
 }
 
-/** The first channel of a sound file, as the browser decodes it. */
-async function soundIn(file: File): Promise<{ readonly samples: Float32Array; readonly rate: number }> {
-  const context = new AudioContext();
-  try {
-    const sound = await context.decodeAudioData(await file.arrayBuffer());
-    return { samples: sound.getChannelData(0), rate: sound.sampleRate };
-  } finally {
-    await context.close();
-  }
-}
-
 /** How hard a break was, from its sound. */
 export function RecordingCard({ setting, take, onTake }: RecordingCardProps) {
   const heard = useMutation({
     networkMode: 'always',
-    mutationFn: async (file: File) => {
-      const sound = await soundIn(file).catch(() => {
-        throw new Error(`${file.name} is no sound that this browser can read`);
-      });
-      return recordedSpeedOf(sound, setting);
-    },
+    mutationFn: async (file: File) => recordedSpeedOf(await soundIn(file), setting),
   });
   const told = heard.data;
   const microphone = useMicrophone((sound) => heard.mutate(sound));
@@ -50,24 +36,7 @@ export function RecordingCard({ setting, take, onTake }: RecordingCardProps) {
         <Title order={2} size="h4" id="recording-title">
           Pace by ear
         </Title>
-        <Group gap={6}>
-          {microphone.isThere && (
-            <Button
-              size="xs"
-              variant={microphone.isOn ? 'filled' : 'default'}
-              onClick={microphone.isOn ? microphone.stop : microphone.start}
-            >
-              {microphone.isOn ? 'Stop' : 'Listen'}
-            </Button>
-          )}
-          <FileButton accept="audio/*" onChange={(file) => file !== null && heard.mutate(file)}>
-            {(props) => (
-              <Button size="xs" variant="default" loading={heard.isPending} {...props}>
-                A recording
-              </Button>
-            )}
-          </FileButton>
-        </Group>
+        <SoundButtons microphone={microphone} isBusy={heard.isPending} onFile={heard.mutate} />
       </Group>
       {microphone.isOn && (
         <Text size="sm" role="status">

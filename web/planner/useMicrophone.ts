@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 const LONGEST = 20_000;
 
 /** What a browser can hear. */
-interface Microphone {
+export interface Microphone {
   /** False where the browser does not allow it: over plain http from another machine, for one. */
   readonly isThere: boolean;
   readonly isOn: boolean;

@@ -1,12 +1,25 @@
 import { proxy } from 'comlink';
 import type { Calibrated, CalibrationAsked, Calibrator } from './calibrationProtocol.ts';
 import { oneRun, type Running } from './oneRun.ts';
+import type { TableAsPlayed } from './protocol.ts';
+
+const start = () => new Worker(new URL('./calibration.worker.ts', import.meta.url), { type: 'module' });
 
 /** What the guided shots say of a table, in a thread of its own. */
 export function calibrationOf(
   asked: CalibrationAsked,
   onShare: (share: number) => void,
 ): Running<Calibrated> {
-  const worker = new Worker(new URL('./calibration.worker.ts', import.meta.url), { type: 'module' });
-  return oneRun<Calibrator, Calibrated>(worker, (calibrator) => calibrator.calibrate(asked, proxy(onShare)));
+  return oneRun<Calibrator, Calibrated>(start(), (calibrator) => calibrator.calibrate(asked, proxy(onShare)));
+}
+
+/** The times of a guided shot from a recording of it. @param shot its name */
+export function timesFrom(
+  on: TableAsPlayed,
+  shot: string,
+  sound: { readonly samples: Float32Array; readonly rate: number },
+): Promise<readonly (number | undefined)[]> {
+  return oneRun<Calibrator, readonly (number | undefined)[]>(start(), (calibrator) =>
+    calibrator.listen(on, shot, sound),
+  ).answer;
 }

@@ -1,6 +1,8 @@
 import type { Fit } from '../../core/calibration/fit.ts';
-import type { Told } from '../../core/calibration/features.ts';
+import type { LeftOut } from '../../core/calibration/leftOut.ts';
 import type { NextShot } from '../../core/calibration/nextShot.ts';
+import type { Unknown } from '../../core/calibration/unknowns.ts';
+import type { ReadShot } from '../../core/records/calibration.ts';
 import type { LevelName } from '../../core/player/levels.ts';
 import type { TableAsPlayed } from './protocol.ts';
 
@@ -9,17 +11,26 @@ export interface CalibrationAsked {
   readonly on: TableAsPlayed;
   /** How whoever played plays. */
   readonly level: LevelName;
-  /** By the names of the guided shots. */
-  readonly read: readonly { readonly id: string; readonly times: readonly Told[] }[];
+  /** By the names of the guided shots, and the cues with which they were played. */
+  readonly read: readonly ReadShot[];
 }
 
 /** What the shots say, and which would say most next. */
 export interface Calibrated {
+  readonly unknowns: readonly Unknown[];
   readonly fit: Fit;
+  /** How much better places are foretold on shots that were not used; undefined where there are too few. */
+  readonly leftOut: LeftOut | undefined;
   readonly next: NextShot | undefined;
 }
 
 /** What the worker for calibrations does. */
 export interface Calibrator {
   calibrate(asked: CalibrationAsked, onShare: (share: number) => void): Promise<Calibrated>;
+  /** The times of a guided shot from a recording of it, in the order of its readings. */
+  listen(
+    on: TableAsPlayed,
+    shot: string,
+    sound: { readonly samples: Float32Array; readonly rate: number },
+  ): Promise<readonly (number | undefined)[]>;
 }

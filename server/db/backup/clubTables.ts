@@ -103,6 +103,16 @@ export const CLUB_TABLES: readonly BackupTable[] = [
     references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('noted_by')],
   },
   {
+    name: 'calibrations',
+    isLater: true,
+    columns: { id: 'id', table_id: 'id', document: 'json', taken_by: 'id?', taken_at: 'instant' },
+    join: 'JOIN tables t ON t.id = x.table_id',
+    where: 't.club_id = ?',
+    key: ['id'],
+    documents: { document: storedCheck('calibration') },
+    references: [{ columns: ['table_id'], table: 'tables', to: ['id'] }, person('taken_by')],
+  },
+  {
     // The club's own texts, and those of the library by which its rounds were played.
     name: 'drill_revisions',
     columns: {

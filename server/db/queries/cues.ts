@@ -57,3 +57,17 @@ export async function storeCue(
   ]);
   return true;
 }
+
+/** Changes what is known of a cue, wherever it is kept. */
+export async function changeCue(
+  db: Database,
+  clubId: string,
+  id: string,
+  document: CueDocument,
+): Promise<void> {
+  await db.execute('UPDATE cues SET document = ? WHERE club_id = ? AND id = ?', [
+    toStored('cue', document),
+    clubId,
+    id,
+  ]);
+}

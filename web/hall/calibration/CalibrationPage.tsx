@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { guidedShots } from '../../../core/calibration/guidedShots.ts';
 import { axisOfReading } from '../../../core/calibration/reading.ts';
+import type { Unknown } from '../../../core/calibration/unknowns.ts';
 import type { Point } from '../../../core/math/point.ts';
 import { placeFrom } from '../../../core/motion/marks.ts';
 import { simulate } from '../../../core/motion/simulate.ts';
@@ -11,11 +12,13 @@ import { LEVEL_NAMES } from '../../../core/player/levels.ts';
 import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { call } from '../../api/client.ts';
+import { cuesQuery } from '../../api/cues.ts';
 import { tablesQuery } from '../../api/tables.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { NoSuchPage } from '../../app/Failure.tsx';
 import { Loading } from '../../controls/Loading.tsx';
 import { useKept } from '../../controls/useKept.ts';
+import { soundIn } from '../../planner/soundIn.ts';
 import { useOneRun } from '../../planner/useOneRun.ts';
 import { CUE } from '../../table/labShot.ts';
 import { LineKey } from '../../table/LineKey.tsx';
@@ -25,12 +28,13 @@ import { TableDrawing } from '../../table/TableDrawing.tsx';
 import { asPlayed, currentState } from '../../table/tableChoice.ts';
 import { todayInClub } from '../../words/clubTime.ts';
 import { percent } from '../../words/units.ts';
-import { calibrationOf } from '../../workers/calibration.ts';
+import { calibrationOf, timesFrom } from '../../workers/calibration.ts';
 import type { Calibrated } from '../../workers/calibrationProtocol.ts';
+import { valueWords } from '../cardWords.ts';
 import { shotTitle } from './calibrationWords.ts';
-import { NOTHING_READ, playedOf, readDraft, readOf, withReading } from './calibrationDraft.ts';
+import { NOTHING_READ, playedOf, readDraft, readOf, withReadings, type Entered } from './calibrationDraft.ts';
 import { FoundCard } from './FoundCard.tsx';
-import { cardWith, type FoundValue } from './foundValues.ts';
+import { cardWith, keptOf, type FoundValue } from './foundValues.ts';
 import { firstEmpty, ShotCard } from './ShotCard.tsx';
 
 /** How far the line of the stroke is drawn, metres. */
@@ -58,6 +62,8 @@ function Calibration({ table }: { readonly table: ClubTable }) {
   const [kept, keep] = useKept(`jolly-calibration:${viewer.id}:${table.id}`, readDraft);
   const draft = kept ?? NOTHING_READ;
   const [number, setNumber] = useState(0);
+  const [id] = useState(() => crypto.randomUUID());
+  const cues = useQuery(cuesQuery);
   const shot = guided[number];
   const read = playedOf(draft);
   const asked = { on, level: draft.level, read };
@@ -66,15 +72,16 @@ function Calibration({ table }: { readonly table: ClubTable }) {
     mutationFn: async (found: readonly FoundValue[]) => {
       const { card, revision } = table.state;
       const source = `calibrated ${todayInClub()}, ${String(read.length)} guided shots`;
-      await call('PUT', `/tables/${table.id}`, {
-        name: table.name,
-        archived: table.archived,
+      const leftOut = run.answer?.leftOut ?? null;
+      await call('PUT', `/tables/${table.id}/calibrations/${id}`, {
+        document: { level: draft.level, read, found: found.map(keptOf), leftOut },
         card: cardWith(card, found, source),
         basedOn: revision,
       });
     },
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: tablesQuery.queryKey });
+      await queries.invalidateQueries({ queryKey: cuesQuery.queryKey });
       keep(undefined);
       await navigate(`/hall/${table.id}`);
     },
@@ -84,7 +91,21 @@ function Calibration({ table }: { readonly table: ClubTable }) {
   const result = simulate(shot.shot, { paths: true });
   const cue = shot.shot.balls.find(({ id }) => id === CUE);
   const put = (cell: readonly [number, number], value: number | null) =>
-    keep(withReading(draft, shot, cell, value));
+    keep(withReadings(draft, shot, [{ cell, value }], false));
+  const putHeard = (time: number, heard: readonly (number | undefined)[]) =>
+    keep(
+      withReadings(
+        draft,
+        shot,
+        heard.flatMap((value, i): Entered[] => (value === undefined ? [] : [{ cell: [time, i], value }])),
+        true,
+      ),
+    );
+  const nameOf = ({ name, cue: whose }: Unknown) => {
+    const title = valueWords(name).title;
+    const own = whose === undefined ? undefined : cues.data?.find(({ id }) => id === whose);
+    return own === undefined ? title : `${title} (${own.document.name})`;
+  };
   const titleOf = (id: string) => {
     const named = guided.find((each) => each.id === id);
     return named === undefined ? id : shotTitle(named);
@@ -108,8 +129,8 @@ function Calibration({ table }: { readonly table: ClubTable }) {
           </Anchor>
           <Title order={1}>Calibrate the table</Title>
           <Text c="dimmed">
-            A quarter of an hour with a ball, a tape and a watch. Leave out any shot; three times each tell
-            most. What you enter stays on this device.
+            A quarter of an hour with a ball, a tape, and a watch or a recording. Leave out any shot; three
+            times each tell most. What you enter stays on this device until the card takes it.
           </Text>
         </div>
         <Group gap={8} align="end">
@@ -123,6 +144,17 @@ function Calibration({ table }: { readonly table: ClubTable }) {
               const level = LEVEL_NAMES.find((each) => each === value);
               if (level !== undefined) keep({ ...draft, level });
             }}
+          />
+          <Select
+            label="With which cue"
+            w={170}
+            placeholder="not said"
+            clearable
+            data={(cues.data ?? [])
+              .filter(({ archived }) => !archived)
+              .map((each) => ({ value: each.id, label: each.document.name }))}
+            value={draft.cue}
+            onChange={(value) => keep({ ...draft, cue: value })}
           />
           <Button variant="default" disabled={kept === undefined} onClick={() => keep(undefined)}>
             Start over
@@ -167,18 +199,20 @@ function Calibration({ table }: { readonly table: ClubTable }) {
           </Text>
         </Stack>
         <ShotCard
-          key={shot.id}
+          key={`${shot.id} ${draft.cue ?? ''}`}
           guided={shot}
           times={times}
           number={number + 1}
           count={guided.length}
           onRead={put}
+          onHear={async (file) => timesFrom(on, shot.id, await soundIn(file))}
+          onHeard={putHeard}
           onStep={(by) => setNumber(Math.max(0, Math.min(guided.length - 1, number + by)))}
         />
       </div>
       {run.answer !== undefined && (
         <FoundCard
-          preset={built.preset}
+          nameOf={nameOf}
           calibrated={run.answer}
           titleOf={titleOf}
           onShot={(id) =>

@@ -1,13 +1,15 @@
 import { Button, Group, Table, Text, Title } from '@mantine/core';
-import type { TablePreset } from '../../../core/table/preset.ts';
+import type { Unknown } from '../../../core/calibration/unknowns.ts';
 import { percent } from '../../words/units.ts';
 import type { Calibrated } from '../../workers/calibrationProtocol.ts';
-import { valueInWords, valueWords } from '../cardWords.ts';
+import { tapeLength } from '../../words/lengths.ts';
+import { valueInWords } from '../cardWords.ts';
 import { entangled, foundValues, type FoundValue } from './foundValues.ts';
 
 interface FoundCardProps {
-  readonly preset: TablePreset;
   readonly calibrated: Calibrated;
+  /** How a number is named: the table's by itself, a cue's end by its cue. */
+  readonly nameOf: (unknown: Unknown) => string;
   readonly titleOf: (shot: string) => string;
   /** Goes to a guided shot. */
   readonly onShot: (shot: string) => void;
@@ -17,22 +19,20 @@ interface FoundCardProps {
 }
 
 /** What the guided shots say: each number with its interval beside that of the card, and what cannot be told apart yet. */
-export function FoundCard({ preset, calibrated, titleOf, onShot, busy, failed, onTake }: FoundCardProps) {
-  const { fit, next } = calibrated;
-  const found = foundValues(preset, fit);
-  const told = found.filter(({ isTold }) => isTold);
-  const title = (i: number) => valueWords(found[i]?.unknown.name ?? 'length').title.toLowerCase();
+export function FoundCard({ calibrated, nameOf, titleOf, onShot, busy, failed, onTake }: FoundCardProps) {
+  const { unknowns, fit, leftOut, next } = calibrated;
+  const found = foundValues(calibrated);
+  const title = (i: number) => {
+    const unknown = unknowns[i];
+    return unknown === undefined ? '' : lowered(nameOf(unknown));
+  };
   return (
     <section className="card" aria-labelledby="found-title">
       <Group justify="space-between">
         <Title order={2} size="h4" id="found-title">
           What the shots say
         </Title>
-        <Button
-          disabled={told.every(({ unknown }) => unknown.name === 'endMass')}
-          loading={busy}
-          onClick={() => onTake(found)}
-        >
+        <Button disabled={found.every(({ isTold }) => !isTold)} loading={busy} onClick={() => onTake(found)}>
           Take into the card
         </Button>
       </Group>
@@ -46,18 +46,28 @@ export function FoundCard({ preset, calibrated, titleOf, onShot, busy, failed, o
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {found.map(({ unknown: { name, before }, value, low, high, isTold }) => (
-            <Table.Tr key={name}>
-              <Table.Td>{valueWords(name).title}</Table.Td>
-              <Table.Td ta="right">{valueInWords(name, before)}</Table.Td>
-              <Table.Td ta="right">{isTold ? <b>{valueInWords(name, value)}</b> : 'not told yet'}</Table.Td>
-              <Table.Td>
-                {valueInWords(name, low)} to {valueInWords(name, high)}
-              </Table.Td>
-            </Table.Tr>
-          ))}
+          {found.map(({ unknown, value, low, high, isTold }) => {
+            const { name, cue, before } = unknown;
+            return (
+              <Table.Tr key={`${name} ${cue ?? ''}`}>
+                <Table.Td>{nameOf(unknown)}</Table.Td>
+                <Table.Td ta="right">{valueInWords(name, before)}</Table.Td>
+                <Table.Td ta="right">{isTold ? <b>{valueInWords(name, value)}</b> : 'not told yet'}</Table.Td>
+                <Table.Td>
+                  {valueInWords(name, low)} to {valueInWords(name, high)}
+                </Table.Td>
+              </Table.Tr>
+            );
+          })}
         </Table.Tbody>
       </Table>
+      {leftOut !== undefined && (
+        <Text size="sm" mt={6} data-testid="left-out">
+          On shots that were left out one by one ({leftOut.shots}), places along the cushions were foretold{' '}
+          <b>{tapeLength(leftOut.after)}</b> off by the others; by the card {tapeLength(leftOut.before)}. Your
+          strokes and the tape alone make {tapeLength(leftOut.chance)}.
+        </Text>
+      )}
       {entangled(fit).map(([i, j]) => (
         <Text size="sm" mt={4} key={`${i} ${j}`}>
           {`${title(i)} and ${title(j)}`.replace(/^./, (letter) => letter.toUpperCase())} cannot be told apart
@@ -76,8 +86,8 @@ export function FoundCard({ preset, calibrated, titleOf, onShot, busy, failed, o
         </Group>
       )}
       <Text size="xs" c="dimmed" mt={4}>
-        The card takes the numbers that are told, with their source; the cue’s end belongs to the cue. Rounds
-        that were played keep the card of their day.
+        The card takes the numbers that are told, with their source, and a cue that was named takes its end.
+        Rounds that were played keep the card of their day.
       </Text>
       {failed !== undefined && (
         <Text size="sm" role="alert" c="var(--jr-coral-text)">
@@ -87,3 +97,5 @@ export function FoundCard({ preset, calibrated, titleOf, onShot, busy, failed, o
     </section>
   );
 }
+
+const lowered = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -7,6 +7,7 @@ import { useKeys } from '../../controls/useKeys.ts';
 import { placeUnit, type Unit } from '../../words/lengths.ts';
 import { useWords } from '../../words/useWords.ts';
 import { readingWords, shotSentence, shotTitle } from './calibrationWords.ts';
+import { HearShot } from './HearShot.tsx';
 import { useStopwatch } from './useStopwatch.ts';
 
 const SECONDS: Unit = { unit: 's', scale: 1, digits: 2 };
@@ -19,6 +20,9 @@ interface ShotCardProps {
   readonly guided: GuidedShot;
   readonly times: readonly (readonly (number | null)[])[];
   readonly onRead: (cell: Cell, value: number | null) => void;
+  /** The times of one playing, from a recording. */
+  readonly onHear: (file: File) => Promise<readonly (number | undefined)[]>;
+  readonly onHeard: (time: number, times: readonly (number | undefined)[]) => void;
   readonly onStep: (by: number) => void;
   /** Number of the shot, from 1, and of how many. */
   readonly number: number;
@@ -26,13 +30,17 @@ interface ShotCardProps {
 }
 
 /** A guided shot: how to play it, and what is read of it. */
-export function ShotCard({ guided, times, onRead, onStep, number, count }: ShotCardProps) {
+export function ShotCard({ guided, times, onRead, onHear, onHeard, onStep, number, count }: ShotCardProps) {
   const { vocabulary } = useWords();
   const { length } = guided.shot.table;
   const timed = firstEmpty(times, (i) => guided.readings[i]?.kind === 'time');
   const watch = useStopwatch((seconds) => {
     if (timed !== undefined) onRead(timed, seconds);
   });
+  // A ball that stops is not heard.
+  const hears = guided.readings.some(
+    ({ kind, ...reading }) => kind === 'time' && 'to' in reading && reading.to !== 'rest',
+  );
   useKeys(
     [
       { key: ' ', label: 'Watch', run: watch.press, disabled: timed === undefined },
@@ -90,6 +98,7 @@ export function ShotCard({ guided, times, onRead, onStep, number, count }: ShotC
             {watch.isRunning ? 'Stop' : 'Watch'}
           </Button>
         )}
+        {hears && <HearShot time={timed?.[0]} onHear={onHear} onHeard={onHeard} />}
         <Button variant="default" disabled={number === 1} onClick={() => onStep(-1)}>
           Before
         </Button>

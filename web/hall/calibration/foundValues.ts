@@ -1,7 +1,8 @@
 import type { Fit } from '../../../core/calibration/fit.ts';
-import { unknownsOf, type Unknown } from '../../../core/calibration/unknowns.ts';
+import { NO_NAMED_CUE, type Unknown } from '../../../core/calibration/unknowns.ts';
+import type { CalibrationDocument } from '../../../core/records/calibration.ts';
 import type { MeasuredValue, TableCard } from '../../../core/table/card.ts';
-import type { TablePreset } from '../../../core/table/preset.ts';
+import type { Calibrated } from '../../workers/calibrationProtocol.ts';
 
 /** Half of a 90 % interval, in standard deviations. */
 const Z_90 = 1.645;
@@ -14,20 +15,26 @@ const TOGETHER = 0.8;
 export interface FoundValue {
   readonly unknown: Unknown;
   readonly value: number;
+  /** Standard deviation. */
+  readonly deviation: number;
   readonly low: number;
   readonly high: number;
   /** Narrow enough to be believed more than the card. */
   readonly isTold: boolean;
 }
 
-/** What was found, number by number. @param preset as its card has it */
-export function foundValues(preset: TablePreset, { values, deviations }: Fit): readonly FoundValue[] {
-  return unknownsOf(preset, ['cue']).map((unknown, i) => {
+/** What was found, number by number. */
+export function foundValues({
+  unknowns,
+  fit: { values, deviations },
+}: Pick<Calibrated, 'unknowns' | 'fit'>): readonly FoundValue[] {
+  return unknowns.map((unknown, i) => {
     const [value, deviation] = [values[i] ?? unknown.before, deviations[i] ?? unknown.spread];
     const half = Z_90 * deviation;
     return {
       unknown,
       value,
+      deviation,
       low: Math.max(0, value - half),
       high: value + half,
       isTold: deviation < TELLS * unknown.spread,
@@ -40,6 +47,23 @@ export function entangled({ correlations }: Fit): readonly (readonly [number, nu
   return correlations.flatMap((row, i) =>
     row.flatMap((value, j) => (j > i && Math.abs(value) > TOGETHER ? [[i, j] as const] : [])),
   );
+}
+
+/** A number as it is kept with the calibration. */
+export function keptOf({
+  unknown: { name, cue, before },
+  value,
+  deviation,
+  isTold,
+}: FoundValue): CalibrationDocument['found'][number] {
+  return {
+    name,
+    cue: cue === undefined || cue === NO_NAMED_CUE ? null : cue,
+    before,
+    value,
+    deviation,
+    isTold,
+  };
 }
 
 /** The card with what was found measured; what it had measured before of the same numbers is replaced. */
