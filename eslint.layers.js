@@ -12,6 +12,7 @@ export const CORE = [
   'player',
   'shot',
   'calibration',
+  'photo',
   'planning',
   'counting',
   'rules',

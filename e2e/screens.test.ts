@@ -71,6 +71,7 @@ describe('axe finds nothing serious', () => {
     ['lab', '/lab', 'What happens'],
     ['position', '/lab/position', 'Your line'],
     ['trainers', '/lab/call', 'Say it before you see it'],
+    ['photo', '/lab/photo', 'It is read on this device'],
     ['unknown address', '/nowhere', 'There is nothing at this address'],
   ])('on %s', async (name, path, text) => {
     if (!page.url().includes('127.0.0.1') || page.url().endsWith('/sign-in')) await signIn(page);

@@ -6,6 +6,7 @@ import { causes } from './causes.ts';
 import { claims } from './claims.ts';
 import { kicks } from './kicks.ts';
 import { orders } from './orders.ts';
+import { photo } from './photo.ts';
 import { ratings } from './ratings.ts';
 import { routes } from './routes.ts';
 import { shares } from './shares.ts';
@@ -31,6 +32,7 @@ const PARTS: Readonly<Record<string, (asked: Asked) => readonly Figure[]>> = {
   breaks,
   calibration,
   kicks,
+  photo,
   speeds,
 };
 

@@ -170,6 +170,10 @@ export function createRouter() {
               path: '/lab/call',
               lazy: async () => ({ Component: (await import('./trainers/CallPage.tsx')).CallPage }),
             },
+            {
+              path: '/lab/photo',
+              lazy: async () => ({ Component: (await import('./lab/photo/PhotoPage.tsx')).PhotoPage }),
+            },
             { path: '*', element: <NoSuchPage /> },
           ],
         },

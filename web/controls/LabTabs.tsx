@@ -11,6 +11,7 @@ const TABS = [
   { path: '/lab/safety', name: 'Safety' },
   { path: '/lab/break', name: 'Break' },
   { path: '/lab/call', name: 'Call it' },
+  { path: '/lab/photo', name: 'Photo' },
 ] as const;
 
 /** The benches of the lab. */

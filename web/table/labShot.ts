@@ -57,6 +57,17 @@ export function shotWith(table: Table, balls: readonly BallOnTable[]): Shot {
   });
 }
 
+/** Balls where somebody saw them: one that would lie in another or in a cushion is moved out of it. */
+export function ballsAt(
+  table: Table,
+  places: readonly { readonly id: string; readonly at: Point }[],
+): readonly BallOnTable[] {
+  return places.reduce<Shot>(
+    (shot, { id, at }) => ({ ...shot, balls: [...shot.balls, ballOn(table, id, freePlace(shot, id, at))] }),
+    { ...firstShot(table), balls: [] },
+  ).balls;
+}
+
 /** Balls that can be put on: numbers on pool tables, a second red and the colours on snooker tables. */
 export function addableBalls({ table, balls }: Shot): readonly string[] {
   const all =

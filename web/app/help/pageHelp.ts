@@ -287,6 +287,18 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
     },
   ],
   [
+    '/lab/photo',
+    {
+      title: 'Lab: Photo',
+      words: [
+        'Take a picture of the whole table, from any side, as high as you can hold it. Drag the four corners, then let it find the balls.',
+        'Every ball says how exact it is. Spots and edges under “More marks” make it more exact.',
+        'The picture is read on this device and not kept. Leave people out of it, students above all.',
+      ],
+      keys: [['Arrows', 'Move the mark by a pixel; with Shift by ten']],
+    },
+  ],
+  [
     '/lab/call',
     {
       title: 'Lab: Call it',

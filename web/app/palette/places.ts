@@ -41,6 +41,7 @@ const PAGES: readonly Page[] = [
   { to: '/lab/safety', name: 'Lab: Safety', about: 'pot or safe, what it leaves' },
   { to: '/lab/break', name: 'Lab: Break', about: 'rack, break-off, wing ball' },
   { to: '/lab/call', name: 'Lab: Call it', about: 'trainers, judgement' },
+  { to: '/lab/photo', name: 'Lab: Photo', about: 'a picture of a table becomes a position' },
   { to: '/account', name: 'Your sign-in', about: 'password, e-mail' },
 ];
 

@@ -8,6 +8,8 @@ import { logOf } from '../../../core/records/attempt.ts';
 import { NOTHING_ENTERED } from '../../../core/records/entered.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { DrillDrawing } from '../../table/DrillDrawing.tsx';
+import { BringIn } from '../../planner/places/BringIn.tsx';
+import { CUE } from '../../table/labShot.ts';
 import { labAddress } from '../../planner/positionSetting.ts';
 import { LineKey } from '../../table/LineKey.tsx';
 import { LandingMark } from '../../table/marks.tsx';
@@ -51,7 +53,7 @@ export function LandingScoring(props: LandingScoringProps) {
       }),
     );
   const made = ball === null ? [] : [ball];
-  const landed = (place: Point) => enter({ potted: made, landing: onCloth(place, table) });
+  const landed = ({ x, y }: Point) => enter({ potted: made, landing: onCloth({ x, y }, table) });
   const most = mostTargetPoints(drill.targets);
   const { cursor } = scoring;
 
@@ -152,6 +154,19 @@ export function LandingScoring(props: LandingScoringProps) {
           <PadButton key={action.label} action={action} />
         ))}
       </div>
+      {!over && !byEye && (
+        <BringIn
+          table={table}
+          take={ball === null ? 'The cue ball stopped here' : 'Potted, and the cue ball stopped here'}
+          missing={(balls) =>
+            balls.some(({ id }) => id === CUE) ? undefined : 'The cue ball is not marked yet.'
+          }
+          onTake={(balls) => {
+            const cue = balls.find(({ id }) => id === CUE);
+            if (cue !== undefined) landed(cue);
+          }}
+        />
+      )}
     </ScoringLayout>
   );
 }

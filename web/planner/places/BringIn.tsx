@@ -1,0 +1,66 @@
+import { Button, Group, Modal, Stack, Text } from '@mantine/core';
+import { useState } from 'react';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import type { Table } from '../../../core/table/table.ts';
+import { LyingBalls } from '../../table/LyingBalls.tsx';
+import { TableDrawing } from '../../table/TableDrawing.tsx';
+import type { PlaceSource } from './placeSource.ts';
+import { PLACE_SOURCES } from './placeSources.ts';
+
+interface BringInProps {
+  readonly table: Table;
+  /** What is taken, as the button says it: "The cue ball stopped here". */
+  readonly take: string;
+  /** Why these balls are not enough yet; undefined where they are. */
+  readonly missing: (balls: readonly BallOnTable[]) => string | undefined;
+  /** Called by one tap, never by itself. */
+  readonly onTake: (balls: readonly BallOnTable[]) => void;
+}
+
+/** Places from something else than a tap on the drawn table: each way has its button, and what it reads is taken by one tap. */
+export function BringIn({ table, take, missing, onTake }: BringInProps) {
+  const [source, setSource] = useState<PlaceSource>();
+  const [balls, setBalls] = useState<readonly BallOnTable[]>([]);
+  const close = () => {
+    setSource(undefined);
+    setBalls([]);
+  };
+  const lacks = missing(balls);
+  return (
+    <>
+      {PLACE_SOURCES.map((each) => (
+        <Button key={each.key} size="xs" variant="default" onClick={() => setSource(each)}>
+          {each.label}
+        </Button>
+      ))}
+      <Modal opened={source !== undefined} onClose={close} title={source?.label} size="xl">
+        {source !== undefined && (
+          <Stack gap="xs">
+            <source.Reader table={table} onBalls={setBalls} />
+            {balls.length > 0 && (
+              <TableDrawing table={table} label="The balls as they were read">
+                <LyingBalls balls={balls} positions={undefined} selected="" />
+              </TableDrawing>
+            )}
+            <Group gap={8}>
+              <Button
+                disabled={lacks !== undefined}
+                onClick={() => {
+                  onTake(balls);
+                  close();
+                }}
+              >
+                {take}
+              </Button>
+              {lacks !== undefined && (
+                <Text size="sm" c="dimmed">
+                  {lacks}
+                </Text>
+              )}
+            </Group>
+          </Stack>
+        )}
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,7 @@
+import { PhotoReader } from '../photo/PhotoReader.tsx';
+import type { PlaceSource } from './placeSource.ts';
+
+/** All ways of bringing in places that there are; another device is one more line. */
+export const PLACE_SOURCES: readonly PlaceSource[] = [
+  { key: 'photo', label: 'From a picture', Reader: PhotoReader },
+];
