@@ -106,7 +106,7 @@ describe('a table', () => {
       .first()
       .waitFor();
     const calibrations = page.getByRole('region', { name: 'Calibrations' }).last();
-    expect(await calibrations.getByRole('row').count()).toBe(2);
+    await expect.poll(() => calibrations.getByRole('row').count()).toBe(2);
     await reads(calibrations.getByRole('row').last(), /Morwenna Oake2\d\.\d{4}/);
   });
 

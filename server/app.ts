@@ -26,6 +26,7 @@ import { playerRoutes } from './routes/players.ts';
 import { programmeRoutes } from './routes/programmes.ts';
 import { reportRoutes } from './routes/reports.ts';
 import { roundRoutes } from './routes/rounds.ts';
+import { screenRoutes } from './routes/screens.ts';
 import { tableRoutes } from './routes/tables.ts';
 import { todayRoutes } from './routes/today.ts';
 
@@ -68,6 +69,7 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
 
   const api = new Hono<SignedIn>();
   api.route('/health', healthRoutes(deps));
+  api.route('/screens', screenRoutes(deps));
   api.route('/', accountRoutes(deps));
   const signedIn = requireSession(deps);
   for (const [path, routes] of [

@@ -38,6 +38,16 @@ export function createRouter() {
   return createBrowserRouter([
     { path: '/sign-in', element: <SignIn />, errorElement: <Failure /> },
     {
+      path: '/screen/:code/projector',
+      errorElement: <Failure />,
+      lazy: async () => ({ Component: (await import('./screen/ProjectorPage.tsx')).ProjectorPage }),
+    },
+    {
+      path: '/screen/:code?',
+      errorElement: <Failure />,
+      lazy: async () => ({ Component: (await import('./screen/ScreenPage.tsx')).ScreenPage }),
+    },
+    {
       element: <RequireViewer />,
       errorElement: <Failure />,
       children: [

@@ -124,6 +124,25 @@ describeAccess(
       expected: [401, 404, 404, 200],
       path: (w) => `/api/programmes/${w.programme}/calendar.ics`,
     },
+    'GET /api/lessons/:id/screen': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/lessons/${w.lesson}/screen`,
+    },
+    'PUT /api/lessons/:id/screen': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/lessons/${w.lesson}/screen`,
+      body: () => ({ shown: { view: 'set up', set: 0 } }),
+    },
+    'DELETE /api/lessons/:id/screen': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/lessons/${w.lesson}/screen`,
+    },
+    // Whoever has a code may look, and nobody has this one.
+    'GET /api/screens/:code': { expected: [404, 404, 404, 404], path: () => '/api/screens/ABCDEF' },
+    'GET /api/screens/:code/live': {
+      expected: [404, 404, 404, 404],
+      path: () => '/api/screens/ABCDEF/live',
+    },
     'GET /api/reports': { expected: [401, 200, 200, 200] },
     'GET /api/reports/:id': { expected: [401, 404, 404, 200], path: (w) => `/api/reports/${w.report}` },
     'PUT /api/reports/:id': {

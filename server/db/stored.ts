@@ -17,6 +17,7 @@ import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
 import { storedResultSchema } from '../../core/records/result.ts';
 import { storedSumsSchema } from '../../core/records/roundSums.ts';
+import { shownSchema } from '../../core/records/screen.ts';
 import { tableCardSchema } from '../../core/records/tableCard.ts';
 import { parseJson } from './json.ts';
 
@@ -59,6 +60,7 @@ const KINDS = {
   programmeAnswer: kind(keptAnswerSchema),
   report: kind(reportDocumentSchema),
   result: kind(storedResultSchema),
+  shown: kind(shownSchema),
   source: kind(callSourceSchema),
   sums: kind(storedSumsSchema),
 } as const;

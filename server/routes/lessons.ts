@@ -1,9 +1,11 @@
 import { Hono } from 'hono';
 import { archivedSchema } from '../../core/records/listedDrill.ts';
 import { lessonChangeSchema } from '../../core/records/lesson.ts';
+import { screenChangeSchema } from '../../core/records/screen.ts';
 import type { SignedIn } from '../auth/session.ts';
 import { archiveLesson, findLesson, insertLesson, listLessons, updateLesson } from '../db/queries/lessons.ts';
 import { listRoundsOfLesson } from '../db/queries/rounds.ts';
+import { closeScreen, findScreen } from '../db/queries/screens.ts';
 import { isDuplicate } from '../db/errors.ts';
 import { inTransaction } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -13,6 +15,7 @@ import { requireUuid } from '../http/parameters.ts';
 import { changeableLesson, requireOwn } from '../access/changeableLesson.ts';
 import { lessonFor, visibleLesson } from '../access/visibleLesson.ts';
 import { withResults } from '../rounds/counting.ts';
+import { showOnScreen } from '../screens/showOnScreen.ts';
 
 /** So many of the newest lessons are given. */
 const SHOWN = 60;
@@ -66,6 +69,25 @@ export function lessonRoutes(deps: Dependencies) {
     const { archived } = await readBody(c, archivedSchema);
     await archiveLesson(deps.pool, lesson.id, archived ? new Date(deps.now()) : null);
     return c.json(await findLesson(deps.pool, viewer.clubId, lesson.id));
+  });
+
+  // The second screen: opened, changed and closed by whoever changes the lesson.
+  app.get('/:id/screen', async (c) => {
+    const lesson = await changeableLesson(deps, c.get('viewer'), c.req.param('id'));
+    return c.json({ screen: (await findScreen(deps.pool, lesson.id, new Date(deps.now()))) ?? null });
+  });
+
+  app.put('/:id/screen', async (c) => {
+    const viewer = c.get('viewer');
+    const lesson = await changeableLesson(deps, viewer, c.req.param('id'));
+    const { shown } = await readBody(c, screenChangeSchema);
+    return c.json({ screen: await showOnScreen(deps, viewer.clubId, lesson.id, shown) });
+  });
+
+  app.delete('/:id/screen', async (c) => {
+    const lesson = await changeableLesson(deps, c.get('viewer'), c.req.param('id'));
+    await closeScreen(deps.pool, lesson.id);
+    return c.json({ screen: null });
   });
 
   return app;

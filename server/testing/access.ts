@@ -51,7 +51,7 @@ export const AREAS = {
     'halls',
     'cues',
   ],
-  plans: ['programmes', 'reports', 'lessons', 'evenings'],
+  plans: ['programmes', 'reports', 'lessons', 'evenings', 'screens'],
   drills: ['drills', 'tables'],
   rounds: ['rounds'],
 } as const;

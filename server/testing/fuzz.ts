@@ -47,6 +47,7 @@ const BODIES: Readonly<Record<string, Make>> = {
   'PUT /api/rounds/:id/player': ({ club }) => ({ playerId: club.otherId, reason: 'fuzz' }),
   'PUT /api/lessons/:id': lesson,
   'PUT /api/lessons/:id/archived': () => ({ archived: true }),
+  'PUT /api/lessons/:id/screen': () => ({ shown: { view: 'task', set: 2 } }),
   'PUT /api/evenings/:id': ({ club }) => ({
     lessons: [
       {

@@ -19,7 +19,11 @@ export function clockWords(
 }
 
 /** How long a block still goes. It only shows: nothing stops when the time is over. */
-export function BlockClock({ block }: { readonly block: LessonBlock }) {
+export function BlockClock({
+  block,
+}: {
+  readonly block: Pick<LessonBlock, 'minutes' | 'startedAt' | 'endedAt'>;
+}) {
   const [now, setNow] = useState(() => Date.now());
   const running = block.startedAt !== null && block.endedAt === null;
   useEffect(() => {

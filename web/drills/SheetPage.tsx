@@ -5,17 +5,14 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { CUE_BALL } from '../../core/drill/layout.ts';
 import { mirrorDrill } from '../../core/drill/mirror.ts';
-import { placingOrder } from '../../core/drill/placingOrder.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { setUp } from '../../core/drill/setUp.ts';
+import { setOrder } from '../../core/drill/setOrder.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { stationsOf } from '../../core/drill/station.ts';
-import type { BallOnTable } from '../../core/motion/shot.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import { measurePlace } from '../../core/table/place.ts';
-import type { TablePreset } from '../../core/table/preset.ts';
 import { drillQuery } from '../api/drills.ts';
 import { planQuery, toleranceQuery } from '../planner/solved.ts';
 import { tablesQuery } from '../api/tables.ts';
@@ -126,7 +123,7 @@ function Sheet({ document, tables }: SheetProps) {
           {tolerance.isFetching ? ` Tolerances are computed: ${Math.round(100 * share)} %.` : ''}
         </Text>
         <ol className="sheet-places">
-          {ballsInOrder(drill, table.preset, seed).map((ball) => {
+          {setOrder(drill, table.preset, seed).map((ball) => {
             const place = measurePlace(table.preset, ball);
             const within = tolerance.data?.find((each) => each.id === ball.id);
             return (
@@ -154,16 +151,4 @@ function Sheet({ document, tables }: SheetProps) {
       </section>
     </main>
   );
-}
-
-/**
- * Placed balls in the order in which they are best set, then what is thrown; racked balls go into their triangle, and a cue
- * ball that takes places in turn has a list of its own.
- */
-function ballsInOrder(drill: Drill, preset: TablePreset, seed: number): readonly BallOnTable[] {
-  const { placed, thrown } = setUp(drill, preset, seed);
-  const order = placingOrder(drill);
-  const sorted = order.flatMap((id) => placed.filter((ball) => ball.id === id));
-  const set = [...sorted, ...thrown];
-  return stationsOf(drill) > 1 ? set.filter(({ id }) => id !== CUE_BALL) : set;
 }

@@ -3,7 +3,11 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { spokenDay } from '../words/dates.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { setOrder } from '../../core/drill/setOrder.ts';
+import { atStage } from '../../core/drill/stage.ts';
+import { currentBlock } from '../../core/programme/currentBlock.ts';
 import { TURNS, type LessonDocument, type LessonWithRounds } from '../../core/records/lesson.ts';
+import { TABLE_PRESETS } from '../../core/table/presets.ts';
 import { call } from '../api/client.ts';
 import { drillsQuery } from '../api/drills.ts';
 import { lessonsQuery } from '../api/lessons.ts';
@@ -12,8 +16,9 @@ import { Loading } from '../controls/Loading.tsx';
 import { useViewer } from '../api/viewer.ts';
 import { BlockCard } from './BlockCard.tsx';
 import { BlockList } from './BlockList.tsx';
-import { currentBlock, endLesson, goOn } from './lessonDraft.ts';
+import { endLesson, goOn } from './lessonDraft.ts';
 import { LessonSummary } from './LessonSummary.tsx';
+import { ScreenCard } from './ScreenCard.tsx';
 import { useLesson } from './useLesson.ts';
 import { SavingNotice } from '../controls/SavingNotice.tsx';
 import type { Saving } from '../outbox/documentStore.ts';
@@ -64,6 +69,12 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
   const [chosen, setChosen] = useState<string>();
   const block = document.blocks.find(({ id }) => id === chosen) ?? currentBlock(document);
   const editable = viewer.role === 'coach' || lesson.heldBy.id === viewer.id;
+  const drills = useQuery(drillsQuery);
+  const ballsOf = (shown: typeof block) => {
+    const drill = drills.data?.find((each) => each.document.slug === shown?.drill)?.document;
+    if (shown === undefined || drill?.stages[shown.stage - 1] === undefined) return 0;
+    return setOrder(atStage(drill, shown.stage), TABLE_PRESETS[drill.table]).length;
+  };
   const now = () => new Date().toISOString();
 
   async function archive(archived: boolean) {
@@ -127,14 +138,19 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
         />
       )}
       <div className="lesson">
-        <BlockList
-          document={document}
-          chosen={block?.id}
-          editable={editable}
-          nameOf={nameOf}
-          onChoose={setChosen}
-          onChange={onChange}
-        />
+        <Stack gap="sm">
+          <BlockList
+            document={document}
+            chosen={block?.id}
+            editable={editable}
+            nameOf={nameOf}
+            onChoose={setChosen}
+            onChange={onChange}
+          />
+          {editable && document.endedAt === null && (
+            <ScreenCard lessonId={lesson.id} balls={ballsOf(block)} />
+          )}
+        </Stack>
         {block === undefined ? (
           <Text>Add the first block: a drill, and how long it is played.</Text>
         ) : (

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { currentBlock } from '../../core/programme/currentBlock.ts';
 import type { LessonBlock, LessonDocument } from '../../core/records/lesson.ts';
 import { clockWords } from '../controls/BlockClock.tsx';
-import { begin, currentBlock, endLesson, goOn, moveBlock, withBlock } from './lessonDraft.ts';
+import { begin, endLesson, goOn, moveBlock, withBlock } from './lessonDraft.ts';
 
 const IDS = [
   '00000000-0000-4000-8000-000000000001',

@@ -67,32 +67,24 @@ function PhotoBench({ tables }: { readonly tables: readonly ClubTable[] }) {
               ? 'The balls appear here as they are found.'
               : 'This is what goes on: compare it with the table.'}
           </Text>
-          <Group gap={8}>
-            <Button component={Link} to={`/lab?shot=${shot}`} disabled={objects.length === 0}>
-              To the stroke
-            </Button>
-            <Button
-              component={Link}
-              to={`/lab/position?shot=${shot}`}
-              variant="default"
-              disabled={objects.length === 0}
-            >
-              Position
-            </Button>
-            <Button
-              component={Link}
-              to={`/lab/order?shot=${shot}`}
-              variant="default"
-              disabled={objects.length === 0}
-            >
-              Order of the table
-            </Button>
-            {viewer.role === 'coach' && (
-              <Button variant="default" disabled={objects.length === 0} onClick={() => void makeDrill()}>
-                Make a drill of it
+          {objects.length > 0 && (
+            <Group gap={8}>
+              <Button component={Link} to={`/lab?shot=${shot}`}>
+                To the stroke
               </Button>
-            )}
-          </Group>
+              <Button component={Link} to={`/lab/position?shot=${shot}`} variant="default">
+                Position
+              </Button>
+              <Button component={Link} to={`/lab/order?shot=${shot}`} variant="default">
+                Order of the table
+              </Button>
+              {viewer.role === 'coach' && (
+                <Button variant="default" onClick={() => void makeDrill()}>
+                  Make a drill of it
+                </Button>
+              )}
+            </Group>
+          )}
         </Stack>
       </div>
     </Stack>
