@@ -80,7 +80,7 @@ describe('a second screen', () => {
     expect((await picture(code)).shown).toEqual({ view: 'task', set: 3 });
   });
 
-  it('is told live what changes, by whichever server, and when it is closed', async () => {
+  it('is told live what changes, and when it is closed', async () => {
     const lesson = await makeLesson();
     const { code } = await show(lesson, FIRST);
     const events = eventsOf(await send(test.app, 'GET', `/api/screens/${code}/live`, {}));

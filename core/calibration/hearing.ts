@@ -18,7 +18,7 @@ function knocksOf({ events }: Pick<ShotResult, 'events'>): readonly number[] {
 /**
  * The times of a guided shot from a recording of it: of the knocks one is the tip, and the shot as the card foretells it, played
  * slower or harder, says which of the others is which.
- * @param result the shot as the card foretells it @param impacts when something knocked, seconds, in their order
+ * @param result the shot as the card foretells it @param impacts when something knocked, seconds from the beginning of the recording, in their order
  * @returns one for each reading: seconds, or undefined for what is no time, is not heard, or ends where a ball stops without a sound
  */
 export function timesHeard(

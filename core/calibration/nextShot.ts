@@ -23,7 +23,7 @@ const NOTHING = 0.01;
 /**
  * The guided shot that would tell most if it were played once more: the largest expected narrowing of all unknowns together, as the
  * sum of the logarithms of their deviations (D-optimal design without correlations; Chaloner and Verdinelli 1995). Each shot is
- * played on made-up tables as likely as any now, and `likelyGiven` says what it would leave open.
+ * played on made-up tables that are likely now, and `likelyGiven` says what it would leave open.
  * @param shots all that are offered, with the errors of their readings; what was read does not matter
  * @param fit what is known now, SI @param player errors of whoever plays
  * @returns undefined where none would tell anything

@@ -71,7 +71,7 @@ export function projectorOf(camera: Camera): (place: Place) => Pixel | undefined
 export const projected = (camera: Camera, place: Place): Pixel | undefined => projectorOf(camera)(place);
 
 /** A line of sight: from the camera's eye, in the room. */
-export interface Ray {
+interface Ray {
   readonly eye: Place;
   readonly ahead: Place;
 }
@@ -92,7 +92,7 @@ const turnedBack = (rows: Rows, [a, b, c]: Vector): Place => ({
 });
 
 /** The line of sight that is drawn at a pixel. */
-export function rayOf(camera: Camera, { across, down }: Pixel): Ray {
+function rayOf(camera: Camera, { across, down }: Pixel): Ray {
   const { size, focal, distortion } = camera;
   const [du, dv] = [(across - size.width / 2) / focal, (down - size.height / 2) / focal];
   let [u, v] = [du, dv];

@@ -31,7 +31,7 @@ export interface SolvedCamera {
 
 /**
  * How a picture was taken, from marks of known places: the perspective of the corners gives a first answer (direct linear
- * transform), which is then fitted to all marks by Levenberg and Marquardt, with what telephones usually have as one more
+ * transform; Hartley and Zisserman 2004), which is then fitted to all marks by Levenberg and Marquardt, with what telephones usually have as one more
  * observation. From eight marks on the distortion is fitted too. The error comes from marks that are left out one by one; with four
  * alone there are none.
  * @param marks four corners first, others after them

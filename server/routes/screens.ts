@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { Hono, type Context } from 'hono';
-import { SCREEN_CODE } from '../../core/records/screen.ts';
+import { SCREEN_CODE, type ScreenPicture } from '../../core/records/screen.ts';
 import { TooManyTries } from '../auth/throttle.ts';
 import { countTry, uncountTry } from '../db/queries/signInTries.ts';
 import type { Dependencies } from '../dependencies.ts';
@@ -17,7 +17,7 @@ export function screenRoutes(deps: Dependencies) {
   const app = new Hono();
 
   /** @throws Refusal 404 for a code that opens nothing, 429 for whoever guesses */
-  async function openCode(c: Context): Promise<string> {
+  async function opened(c: Context): Promise<{ readonly code: string; readonly picture: ScreenPicture }> {
     const code = (c.req.param('code') ?? '').toUpperCase();
     if (!SCREEN_CODE.test(code)) throw notFound('a screen with this code');
     const address = addressOf(c, deps.behindProxy ?? false);
@@ -27,15 +27,12 @@ export function screenRoutes(deps: Dependencies) {
     const picture = await screenPicture(deps.pool, code, new Date(deps.now()));
     if (picture === undefined) throw notFound('a screen with this code');
     await uncountTry(deps.pool, subject);
-    return code;
+    return { code, picture };
   }
 
-  app.get('/:code', async (c) => {
-    const code = await openCode(c);
-    return c.json((await screenPicture(deps.pool, code, new Date(deps.now()))) ?? null);
-  });
+  app.get('/:code', async (c) => c.json((await opened(c)).picture));
 
-  app.get('/:code/live', async (c) => tellLive(c, deps, await openCode(c)));
+  app.get('/:code/live', async (c) => tellLive(c, deps, (await opened(c)).code));
 
   return app;
 }

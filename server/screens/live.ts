@@ -6,7 +6,7 @@ import type { Dependencies } from '../dependencies.ts';
 import { Refusal } from '../http/errors.ts';
 import { screenPicture } from './screenPicture.ts';
 
-/** The database is asked so often for all screens of a code, ms: any server tells what any other was told. */
+/** The database is asked so often for all screens of a code, ms: so each server tells what another one was told. */
 const LOOK_MS = 1_000;
 /** A sign of life for proxies and sockets, in looks. */
 const ALIVE_LOOKS = 15;

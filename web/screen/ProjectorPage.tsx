@@ -66,7 +66,7 @@ export function ProjectorPage() {
     { pointer: { keys: false } },
   );
   const onKey = (i: number) => (event: KeyboardEvent) => {
-    const by = (event.shiftKey ? FAR : STEP) as number;
+    const by = event.shiftKey ? FAR : STEP;
     const [dx, dy] =
       event.key === 'ArrowLeft'
         ? [-by, 0]
