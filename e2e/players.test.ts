@@ -276,6 +276,7 @@ describe('records', () => {
       page.getByRole('link', { name: 'rounds.csv' }).click(),
     ]);
     expect(csv.suggestedFilename()).toBe('rounds.csv');
+    // Asked for at once, while the first may still be on its way.
     const [backup] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name: 'Take a backup' }).click(),

@@ -31,8 +31,9 @@ import { answerMeasures } from './measure.ts';
 /**
  * The server's process. Environment: DATABASE_URL, PORT, JOLLY_HOST (127.0.0.1), JOLLY_DEMO=1 for the demo club,
  * JOLLY_HTTPS=1 behind a proxy that speaks HTTPS, JOLLY_PROXY=1 behind one that says from where requests come,
- * JOLLY_ROOT (where library/, levels/, migrations and dist/ are found), JOLLY_BENCHMARKS=0 for a server that leaves the computing
- * of benchmarks to others, JOLLY_BACKUPS (the folder of the nightly backups) and JOLLY_BACKUPS_KEPT (14 of each club).
+ * JOLLY_ROOT (where library/, levels/, migrations and dist/ are found), JOLLY_BENCHMARKS=0 for a server that leaves the
+ * computing of benchmarks to others, JOLLY_SOLVE_AHEAD=0 for one that solves a drill only when it is first scored,
+ * JOLLY_BACKUPS (the folder of the nightly backups) and JOLLY_BACKUPS_KEPT (14 of each club).
  */
 const env = process.env;
 const url = env['DATABASE_URL'];
@@ -109,6 +110,7 @@ answerMeasures();
 server.on('listening', () => {
   process.send?.('listening');
   setTimeout(() => {
+    if (env['JOLLY_SOLVE_AHEAD'] === '0') return;
     void solveDrills().catch((error: unknown) => {
       // A thread that is taken down with the server has not failed.
       if (!stopping) log.warn({ err: error }, 'drills are not solved ahead');

@@ -50,7 +50,7 @@ describe('a backup that is fetched', () => {
     const stalled = await Promise.all(
       Array.from({ length: 12 }, () => ask(server, '/api/export/backup', { cookie: club.coach })),
     );
-    // One at a time for a club; the others are told to wait.
+    // One at a time for a club; a few wait a while, the others are told so at once.
     expect(stalled.map(statusOf).sort()).toEqual([200, ...Array.from({ length: 11 }, () => 429)]);
     for (let k = 0; k < 20; k++) {
       const page = await ask(server, '/api/today', { cookie: club.coach });
@@ -67,6 +67,25 @@ describe('a backup that is fetched', () => {
         return ok;
       })
       .toBe(true);
+    await test.pool.execute("DELETE FROM audit WHERE club_id = ? AND subject_id = ''", [club.id]);
+  });
+
+  it('waits for the file before it, that the same coach is still fetching', async () => {
+    await test.pool.execute(
+      `INSERT INTO audit (id, club_id, at, person_id, action, subject, subject_id, reason)
+       SELECT UUID(), ?, NOW(3), ?, 'player corrected', 'person', '', REPEAT('🎱', 200) FROM seq_1_to_40000`,
+      [club.id, club.playerId],
+    );
+    const first = await ask(server, '/api/export/backup', { cookie: club.coach });
+    const second = ask(server, '/api/export/csv/rounds.csv', { cookie: club.coach });
+    // What nobody reads is not given back: the second has no answer yet.
+    expect(await Promise.race([second.then(statusOf), ask(server, '/api/today').then(() => 'waits')])).toBe(
+      'waits',
+    );
+    expect(await whole(first)).toContain('"digest"');
+    const csv = await second;
+    expect(csv.statusCode).toBe(200);
+    expect(await whole(csv)).toContain('harbour-turn');
     await test.pool.execute("DELETE FROM audit WHERE club_id = ? AND subject_id = ''", [club.id]);
   });
 

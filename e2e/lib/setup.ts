@@ -34,6 +34,8 @@ export default async function setup(project: TestProject): Promise<() => Promise
       PORT: port,
       JOLLY_DEMO: demo ? '1' : '0',
       JOLLY_BENCHMARKS: benchmarks,
+      // Five servers that solve every drill ahead would have both cores for themselves.
+      JOLLY_SOLVE_AHEAD: '0',
     });
     return { server, url: `http://127.0.0.1:${port}` };
   };

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setTimeout as pause } from 'node:timers/promises';
 import type { Context } from 'hono';
 import type { Logger } from 'pino';
 import type { LongConnection } from '../db/longConnection.ts';
@@ -11,6 +12,10 @@ const WHOLE_S = 600;
 const STALL_MS = 30_000;
 /** Held a little longer than a whole file takes: a server that died keeps nobody waiting for longer. */
 const LEASE_S = WHOLE_S + 30;
+/** Who asks for a second file while the first is on its way waits so long for it, a few of a club at a time. */
+const WAIT_MS = 10_000;
+const LOOK_MS = 200;
+const MOST_WAITING = 3;
 
 /** A connection of its own to everything as it stands at one moment. It is given back whatever happens. */
 export async function openSnapshot(pool: DatabasePool): Promise<LongConnection> {
@@ -30,6 +35,32 @@ interface Server {
   readonly log: Pick<Logger, 'error'>;
 }
 
+const waiting = new Map<string, number>();
+
+/** Takes a club's lease, once whoever has it has given it back. @returns whether it is the holder's now */
+async function waitForLease(
+  pool: DatabasePool,
+  lease: { readonly name: string; readonly holder: string },
+  gone: AbortSignal,
+): Promise<boolean> {
+  const take = () => takeLease(pool, lease.name, lease.holder, LEASE_S);
+  if (await take()) return true;
+  const before = waiting.get(lease.name) ?? 0;
+  if (before >= MOST_WAITING) return false;
+  waiting.set(lease.name, before + 1);
+  try {
+    for (let waited = 0; waited < WAIT_MS && !gone.aborted; waited += LOOK_MS) {
+      await pause(LOOK_MS);
+      if (await take()) return true;
+    }
+    return false;
+  } finally {
+    const left = (waiting.get(lease.name) ?? 1) - 1;
+    if (left === 0) waiting.delete(lease.name);
+    else waiting.set(lease.name, left);
+  }
+}
+
 interface DownloadFile {
   readonly name: string;
   readonly type: string;
@@ -39,13 +70,13 @@ interface DownloadFile {
 }
 
 /**
- * A file that is made while it is fetched, one at a time for a club. When it cannot be made to its end, or is not fetched
+ * A file that is made while it is fetched, one at a time for a club; the next waits for its turn. When it cannot be made to its end, or is not fetched
  * on, the connection is cut: nobody takes a part for the whole.
- * @throws Refusal 429 while another one is made
+ * @throws Refusal 429 while another one is made for long, or others wait already
  */
 export async function download(c: Context, deps: Server, file: DownloadFile): Promise<Response> {
   const lease = { name: `export:${file.clubId}`, holder: randomUUID() };
-  if (!(await takeLease(deps.pool, lease.name, lease.holder, LEASE_S))) {
+  if (!(await waitForLease(deps.pool, lease, c.req.raw.signal))) {
     c.header('Retry-After', '30');
     throw new Refusal(429, 'another file of this club is being fetched: try again when it is there');
   }
