@@ -13,6 +13,7 @@ export const CORE = [
   'shot',
   'calibration',
   'photo',
+  'camera',
   'planning',
   'counting',
   'rules',
