@@ -42,6 +42,8 @@ export function createApp(deps: Dependencies): Hono<SignedIn> {
     secureHeaders({
       contentSecurityPolicy: {
         defaultSrc: ["'self'"],
+        // A camera's program on the same device.
+        connectSrc: ["'self'", 'http://127.0.0.1:*', 'http://localhost:*'],
         imgSrc: ["'self'", 'data:'],
         // Mantine sets its variables in style attributes and elements.
         styleSrc: ["'self'", "'unsafe-inline'"],

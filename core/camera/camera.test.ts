@@ -6,6 +6,7 @@ import { distance, type Point } from '../math/point.ts';
 import { createRandom, type Random } from '../random/random.ts';
 import { buildTable } from '../table/table.ts';
 import { exchanged } from './exchanged.ts';
+import { misplaced } from './misplaced.ts';
 import { MadeUpCamera, NO_FAULTS, type CameraFaults } from './madeUp.ts';
 import { stillness } from './resting.ts';
 import { CameraWatch, type CameraReading } from './watch.ts';
@@ -84,6 +85,18 @@ describe('balls that lie still', () => {
     // Two centimetres a second.
     const creeps = Array.from({ length: 30 }, (_, k) => frame(k, 1 + (0.02 * k) / RATE));
     expect(stillness(creeps, radius).state).toBe('moving');
+    // Rolling out: 0.1 m/s less each second, until a tenth of a second before it stops.
+    for (let end = 0.4; end < 2.9; end += 0.1) {
+      const way = (t: number) => 0.3 * t - 0.05 * t * t;
+      const rolls = Array.from({ length: 30 }, (_, k) => frame(k, 1 + way(end - (29 - k) / RATE)));
+      expect([
+        end,
+        stillness(
+          rolls.filter(({ at }) => end - (29 / RATE - at) >= 0),
+          radius,
+        ).state,
+      ]).not.toEqual([end, 'still']);
+    }
   });
 
   it('are waited for while too little is seen, or a hand is over the table', () => {
@@ -146,6 +159,17 @@ describe('names that change hands', () => {
       ['1', at(2.3, 0.5, 0.07)],
     ]);
     expect(exchanged(before, met, radius)).toEqual([]);
+  });
+});
+
+describe('balls that are set', () => {
+  it('are told where they lie beside their places, or are not there', () => {
+    const lie = (name: string, x: number, error = 0.001) => ({ name, at: { x, y: 0.5 }, error });
+    const wanted = ['cue', '1', '2', '3'].map((id, i) => ({ id, x: 0.5 * (i + 1), y: 0.5 }));
+    expect(misplaced(wanted, [lie('cue', 0.51), lie('1', 1.04), lie('2', 1.54, 0.02)])).toEqual([
+      { ball: '1', off: expect.closeTo(0.04, 6) as number },
+      { ball: '3', off: undefined },
+    ]);
   });
 });
 

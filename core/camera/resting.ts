@@ -69,7 +69,9 @@ export function stillness(frames: readonly CameraFrame[], radius: number): Still
   const count = window.length;
   const isThere = ({ sightings }: Cluster) => sightings.length >= THERE * count;
   const isMistake = ({ sightings }: Cluster) => sightings.length <= Math.max(1, MISTAKE * count);
-  const strays = clusters.filter(isMistake).reduce((sum, { sightings }) => sum + sightings.length, 0);
+  const strays = clusters
+    .filter((cluster) => !isThere(cluster))
+    .reduce((sum, { sightings }) => sum + sightings.length, 0);
   const there = clusters.filter(isThere);
   const lately = window.slice(-LAST_FRAMES);
   const hasLeft = ({ x, y }: Cluster) =>

@@ -51,6 +51,23 @@ export const cameraHelloSchema = object({
 /** What a camera gives for its code. */
 export const cameraTokenSchema = object({ token: text(100) }).required();
 
+/** A frame as a line, places to the tenth of a millimetre. */
+export function frameLine({ seq, at, isCovered, balls }: CameraFrame): string {
+  const rounded = (metres: number) => Math.round(metres * MILLIMETRES * 10) / 10;
+  return JSON.stringify({
+    camera: CAMERA_PROTOCOL,
+    seq,
+    at: Math.round(at * 1_000) / 1_000,
+    covered: isCovered,
+    balls: balls.map(({ name, at: place, confidence }) => ({
+      ball: name,
+      x: rounded(place.x),
+      y: rounded(place.y),
+      confidence: Math.round(confidence * 100) / 100,
+    })),
+  });
+}
+
 /**
  * A line of a camera as a frame, places in metres.
  * @param line as it came, without its end

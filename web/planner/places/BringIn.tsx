@@ -1,24 +1,14 @@
 import { Button, Group, Modal, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
-import type { Table } from '../../../core/table/table.ts';
 import { LyingBalls } from '../../table/LyingBalls.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
-import type { PlaceSource } from './placeSource.ts';
+import type { LivePlacesProps, PlaceSource } from './placeSource.ts';
 import { PLACE_SOURCES } from './placeSources.ts';
 
-interface BringInProps {
-  readonly table: Table;
-  /** What is taken, as the button says it: "The cue ball stopped here". */
-  readonly take: string;
-  /** Why these balls are not enough yet; undefined where they are. */
-  readonly missing: (balls: readonly BallOnTable[]) => string | undefined;
-  /** Called by one tap, never by itself. */
-  readonly onTake: (balls: readonly BallOnTable[]) => void;
-}
-
 /** Places from something else than a tap on the drawn table: each way has its button, and what it reads is taken by one tap. */
-export function BringIn({ table, take, missing, onTake }: BringInProps) {
+export function BringIn(props: LivePlacesProps) {
+  const { table, take, missing, onTake } = props;
   const [source, setSource] = useState<PlaceSource>();
   const [balls, setBalls] = useState<readonly BallOnTable[]>([]);
   const close = () => {
@@ -33,6 +23,7 @@ export function BringIn({ table, take, missing, onTake }: BringInProps) {
           {each.label}
         </Button>
       ))}
+      {source === undefined && PLACE_SOURCES.map(({ key, Live }) => Live && <Live key={key} {...props} />)}
       <Modal opened={source !== undefined} onClose={close} title={source?.label} size="xl">
         {source !== undefined && (
           <Stack gap="xs">

@@ -1,5 +1,8 @@
 import { useMediaQuery } from '@mantine/hooks';
+import { useMemo, useState } from 'react';
 import type { Point } from '../../../core/math/point.ts';
+import { ballsOfSetUp, setUp } from '../../../core/drill/setUp.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
 import { isPositionDrill } from '../../../core/drill/positionDrill.ts';
 import { mostTargetPoints } from '../../../core/drill/targets.ts';
 import { judgedByEye } from '../../../core/scoring/countAttempt.ts';
@@ -12,7 +15,7 @@ import { BringIn } from '../../planner/places/BringIn.tsx';
 import { CUE } from '../../table/labShot.ts';
 import { labAddress } from '../../planner/positionSetting.ts';
 import { LineKey } from '../../table/LineKey.tsx';
-import { LandingMark } from '../../table/marks.tsx';
+import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { capital } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
 import { arrowOnTable } from '../arrowOnTable.ts';
@@ -44,6 +47,13 @@ export function LandingScoring(props: LandingScoringProps) {
   const byEye = judgedByEye(drill);
   const middle = plan?.landing ?? { x: table.length / 2, y: table.width / 2 };
   const over = scoring.ended !== null;
+  /** Balls that a device sees, before they are entered. */
+  const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
+  const seenCue = seen.find(({ id }) => id === CUE);
+  const laid = useMemo(
+    () => ballsOfSetUp(setUp(drill, table.preset, open.round.seed)),
+    [drill, table, open.round.seed],
+  );
 
   const enter = (shot: Partial<LoggedShot>, points?: number) =>
     actions.enter(
@@ -131,6 +141,7 @@ export function LandingScoring(props: LandingScoringProps) {
           {landings.map(({ landing, ordinal }) => (
             <LandingMark key={ordinal} at={landing} ordinal={ordinal} strong={ordinal === lastOrdinal} />
           ))}
+          {seenCue !== undefined && <GhostMark at={seenCue} radius={seenCue.radius} />}
           {cursor !== null && <LandingMark at={cursor} strong />}
         </DrillDrawing>
       }
@@ -158,13 +169,18 @@ export function LandingScoring(props: LandingScoringProps) {
         <BringIn
           table={table}
           take={ball === null ? 'The cue ball stopped here' : 'Potted, and the cue ball stopped here'}
-          missing={(balls) =>
-            balls.some(({ id }) => id === CUE) ? undefined : 'The cue ball is not marked yet.'
-          }
+          missing={(balls) => {
+            if (ball !== null && balls.some(({ id }) => id === ball))
+              return `The ${ball} is still on the table: that is a miss.`;
+            return balls.some(({ id }) => id === CUE) ? undefined : 'The cue ball is not there.';
+          }}
           onTake={(balls) => {
             const cue = balls.find(({ id }) => id === CUE);
             if (cue !== undefined) landed(cue);
           }}
+          onSeen={setSeen}
+          laid={laid}
+          turn={scoring.attempts.length}
         />
       )}
     </ScoringLayout>

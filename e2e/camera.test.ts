@@ -1,0 +1,191 @@
+import AxeBuilder from '@axe-core/playwright';
+import { fork, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import type { Page } from 'playwright-core';
+import { afterEach, describe, expect, it } from 'vitest';
+import { number, object, string } from 'yup';
+import { planShot } from '../core/drill/plannedShot.ts';
+import { isPositionDrill } from '../core/drill/positionDrill.ts';
+import { atStage } from '../core/drill/stage.ts';
+import type { Shot } from '../core/motion/shot.ts';
+import { simulate } from '../core/motion/simulate.ts';
+import { drillSchema } from '../core/records/drill.ts';
+import { openRoundSchema } from '../core/records/openRound.ts';
+import { buildTable } from '../core/table/table.ts';
+import { startRound, storedAttempts } from './lib/actions.ts';
+import { signedIn } from './lib/signedIn.ts';
+
+let page: Page;
+signedIn((opened) => {
+  page = opened;
+});
+
+/** The stand-in as it runs in a process of its own. */
+interface Camera {
+  readonly child: ChildProcess;
+  readonly url: string;
+  readonly code: string;
+}
+const toldSchema = object({ port: number().required(), code: string().required() }).required();
+const cameras: ChildProcess[] = [];
+
+async function startCamera(...flags: readonly string[]): Promise<Camera> {
+  const child = fork('scripts/camera.ts', ['--port', '0', ...flags], {
+    execArgv: ['--import', 'tsx'],
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  cameras.push(child);
+  const told = await new Promise<unknown>((resolve, reject) => {
+    child.once('message', resolve);
+    child.once('exit', () => reject(new Error('the camera ended')));
+  });
+  const { port, code } = await toldSchema.validate(told);
+  return { child, url: `http://127.0.0.1:${String(port)}`, code };
+}
+
+async function stopCamera(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  await ended;
+}
+afterEach(async () => {
+  await page.evaluate(() => localStorage.removeItem('jolly-camera'));
+  await Promise.all(cameras.splice(0).map(stopCamera));
+});
+
+/** What the stand-in lays or plays: the hand of whoever is at the table. */
+async function atTable(
+  camera: Camera,
+  { balls, strike }: Pick<Shot, 'balls'> & Partial<Shot>,
+): Promise<void> {
+  const post = (path: string, body: unknown, token = '') =>
+    fetch(`${camera.url}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', authorization: `Bearer ${token}` },
+      body: JSON.stringify(body),
+    });
+  const { token } = await object({ token: string().required() }).validate(
+    await (await post('/pair', { code: camera.code })).json(),
+  );
+  const lying = balls.map(({ id, x, y }) => ({ ball: id, x: 1000 * x, y: 1000 * y }));
+  const body =
+    strike === undefined
+      ? { balls: lying }
+      : {
+          balls: lying,
+          strike: {
+            ball: strike.ball,
+            speed: strike.speed,
+            direction: strike.direction,
+            side: strike.tip.side,
+            height: strike.tip.height,
+            elevation: strike.elevation,
+          },
+        };
+  expect((await post('/play', body, token)).status).toBe(200);
+}
+
+/** The planned stroke of a drill, and where its cue ball stops. */
+async function planned() {
+  const text: unknown = JSON.parse(await readFile('library/harbour-turn.drill.json', 'utf8'));
+  const drill = atStage(await drillSchema.validate(text), 1);
+  if (!isPositionDrill(drill)) throw new Error('no position drill');
+  const { shot } = planShot(drill, buildTable('pool-9ft'));
+  const cue = simulate(shot).rest.find(({ id }) => id === 'cue');
+  if (cue === undefined) throw new Error('no cue ball');
+  return { shot, cue };
+}
+
+async function newPlayer(): Promise<string> {
+  const name = `Camera ${randomUUID().slice(0, 6)}`;
+  const made = await page.request.post('/api/players', {
+    data: { name, hand: 'right', email: null, password: null },
+  });
+  expect(made.ok()).toBe(true);
+  return name;
+}
+
+async function pairWith({ url, code }: Camera, said = code): Promise<void> {
+  await page.getByLabel('Address').fill(url);
+  await page.getByLabel('Code that the camera shows').fill(said);
+  await page.getByRole('button', { name: 'Pair with the camera' }).click();
+}
+
+const live = () => page.getByTestId('camera-live');
+
+async function storedLanding() {
+  const round = new URL(page.url()).pathname.split('/').pop() ?? '';
+  const { round: open } = openRoundSchema.validateSync(
+    await (await page.request.get(`/api/rounds/${round}`)).json(),
+  );
+  return { attempts: open.attempts.length, landing: open.attempts[0]?.log.shots[0]?.landing };
+}
+
+describe('a camera over the table', () => {
+  it.each([
+    ['that sees well', ['--noise', '2']],
+    [
+      'that loses, invents and breaks things',
+      ['--noise', '4', '--drop-outs', '0.05', '--ghosts', '0.1', '--garbage', '0.3', '--lag', '0.3'],
+    ],
+  ])('%s: offers where the cue ball stopped, and enters it by one tap only', async (_, flags) => {
+    const camera = await startCamera(...flags);
+    const { shot, cue } = await planned();
+    await atTable(camera, { balls: shot.balls });
+    await startRound(page, await newPlayer(), 'harbour-turn', 1);
+    await page.getByRole('button', { name: 'From a camera' }).click();
+    await pairWith(camera, camera.code === '000000' ? '000001' : '000000');
+    await page.getByText('This is not the code that the camera shows.').waitFor();
+    await pairWith(camera);
+    await page.getByTestId('camera-state').waitFor();
+    expect((await new AxeBuilder({ page }).include('[role="dialog"]').analyze()).violations).toEqual([]);
+    await page.keyboard.press('Escape');
+    await live().getByText('Ready for the shot.').waitFor();
+    await atTable(camera, shot);
+    const take = live().getByRole('button', { name: 'Potted, and the cue ball stopped here' });
+    await take.waitFor();
+    expect((await storedLanding()).attempts).toBe(0);
+    await take.click();
+    await storedAttempts(page, 1);
+    const { landing } = await storedLanding();
+    expect(Math.hypot((landing?.x ?? 0) - cue.x, (landing?.y ?? 0) - cue.y)).toBeLessThan(0.01);
+    // What was entered is not offered once more: the balls are to be set again.
+    await live().getByText('Not all balls lie in their places.').waitFor();
+    expect(await take.count()).toBe(0);
+    await atTable(camera, { balls: shot.balls });
+    await live().getByText('Ready for the shot.').waitFor();
+  });
+
+  it('asks where it is not sure, says when it is gone, and knows nobody after it began anew', async () => {
+    const camera = await startCamera('--noise', '2');
+    const { shot } = await planned();
+    await startRound(page, await newPlayer(), 'harbour-turn', 1);
+    await page.getByRole('button', { name: 'From a camera' }).click();
+    await pairWith(camera);
+    await page.getByTestId('camera-state').waitFor();
+    await page.keyboard.press('Escape');
+    // Only the cue ball is there, and not where it should be.
+    await live().getByText('Not all balls lie in their places.').waitFor();
+    await live().getByText('The 2 is not seen.').waitFor();
+    await live()
+      .getByText(/^The cue ball lies .* beside its place\.$/)
+      .waitFor();
+    await atTable(camera, { balls: shot.balls });
+    await live().getByText('Ready for the shot.').waitFor();
+    // The 1 goes nowhere, the cue ball rolls a little: a miss is no landing after a pot.
+    await atTable(camera, {
+      ...shot,
+      strike: { ...shot.strike, speed: 0.3, direction: shot.strike.direction + 1 },
+    });
+    await live().getByText('The 1 is still on the table: that is a miss.').waitFor();
+    expect(await live().getByRole('button').count()).toBe(0);
+    await stopCamera(camera.child);
+    await live()
+      .getByText('The camera is gone; it is tried again.')
+      .or(live().getByText(/^No camera answers/))
+      .waitFor();
+    expect((await storedLanding()).attempts).toBe(0);
+  });
+});
