@@ -7,15 +7,18 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { number, object, string } from 'yup';
 import { planShot } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
+import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
 import { atStage } from '../core/drill/stage.ts';
 import type { Shot } from '../core/motion/shot.ts';
 import { simulate } from '../core/motion/simulate.ts';
 import { drillSchema } from '../core/records/drill.ts';
+import { rackBalls } from '../core/rack/rack.ts';
 import { openRoundSchema } from '../core/records/openRound.ts';
 import { buildTable } from '../core/table/table.ts';
 import { startRound, storedAttempts } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
+const table = buildTable('pool-9ft');
 let page: Page;
 signedIn((opened) => {
   page = opened;
@@ -92,11 +95,37 @@ async function planned() {
   const text: unknown = JSON.parse(await readFile('library/harbour-turn.drill.json', 'utf8'));
   const drill = atStage(await drillSchema.validate(text), 1);
   if (!isPositionDrill(drill)) throw new Error('no position drill');
-  const { shot } = planShot(drill, buildTable('pool-9ft'));
+  const { shot } = planShot(drill, table);
   const cue = simulate(shot).rest.find(({ id }) => id === 'cue');
   if (cue === undefined) throw new Error('no cue ball');
   return { shot, cue };
 }
+
+/** A round of a drill with a camera that is paired; its balls lie in their places. */
+async function watchedRound(drill: string, balls: Shot['balls']): Promise<Camera> {
+  const camera = await startCamera('--noise', '2');
+  await atTable(camera, { balls });
+  await startRound(page, await newPlayer(), drill, 1);
+  await page.getByRole('button', { name: 'From a camera' }).click();
+  await pairWith(camera);
+  await page.getByTestId('camera-state').waitFor();
+  await page.keyboard.press('Escape');
+  await live().getByText('Ready for the shot.').waitFor();
+  return camera;
+}
+
+async function layoutOf(slug: string): Promise<Shot['balls']> {
+  const text: unknown = JSON.parse(await readFile(`library/${slug}.drill.json`, 'utf8'));
+  const drill = atStage(await drillSchema.validate(text), 1);
+  return ballsOfSetUp(setUp(drill, table.preset, 1));
+}
+
+/** A stroke of the cue ball, without side. */
+const stroke = (balls: Shot['balls'], speed: number, direction: number): Shot => ({
+  table,
+  balls,
+  strike: { ball: 'cue', speed, direction, tip: { side: 0, height: 0 }, elevation: 0 },
+});
 
 async function newPlayer(): Promise<string> {
   const name = `Camera ${randomUUID().slice(0, 6)}`;
@@ -187,5 +216,78 @@ describe('a camera over the table', () => {
       .or(live().getByText(/^No camera answers/))
       .waitFor();
     expect((await storedLanding()).attempts).toBe(0);
+  });
+
+  it('tells a break: how many are down, how well the cue ball was kept, how open the table lies', async () => {
+    const cue = {
+      id: 'cue',
+      x: 0.6,
+      y: 0.6,
+      radius: table.preset.cueBallRadius,
+      mass: table.preset.cueBallMass,
+    };
+    const shot = stroke([cue, ...rackBalls('nine', table.preset)], 7, 0.02);
+    const lying = simulate(shot).rest.filter(({ pocket, offTable }) => pocket === null && !offTable);
+    const camera = await watchedRound('nine-slow', shot.balls);
+    await atTable(camera, shot);
+    await live()
+      .getByRole('button', { name: /The break left this$/ })
+      .click();
+    const down = 10 - lying.length - (lying.some(({ id }) => id === 'cue') ? 0 : 1);
+    const chosen = page.locator('.scoring-rows').getByRole('button', { pressed: true });
+    await expect.poll(() => chosen.count()).toBeGreaterThanOrEqual(3);
+    expect(await chosen.first().innerText()).toContain(String(down));
+    expect((await storedLanding()).attempts).toBe(0);
+  });
+
+  it('tells a kick by where both balls stopped', async () => {
+    const balls = await layoutOf('leave-nothing');
+    const [cue, one] = ['cue', '1'].map((id) => balls.find((ball) => ball.id === id));
+    if (cue === undefined || one === undefined) throw new Error('no such balls');
+    const shot = stroke(balls, 1.2, Math.atan2(one.y - cue.y, one.x - cue.x) + 0.01);
+    const stopped = simulate(shot).rest.find(({ id }) => id === 'cue');
+    const camera = await watchedRound('leave-nothing', balls);
+    await atTable(camera, shot);
+    await live()
+      .getByRole('button', { name: /The balls stopped here$/ })
+      .click();
+    // How the ball was met is the coach's to say in a safety.
+    await page.keyboard.press('2');
+    await page.getByRole('button', { name: /Keep this kick/ }).click();
+    await storedAttempts(page, 1);
+    const { landing } = await storedLanding();
+    expect(
+      Math.hypot((landing?.x ?? 0) - (stopped?.x ?? 9), (landing?.y ?? 0) - (stopped?.y ?? 9)),
+    ).toBeLessThan(0.01);
+  });
+
+  it('tells a shot of a clearance: what fell, what moved, where the cue ball stopped', async () => {
+    const balls = await layoutOf('far-shores');
+    // To where nothing lies: a miss ends the attempt.
+    const shot = stroke(balls, 0.5, Math.PI);
+    const stopped = simulate(shot).rest.find(({ id }) => id === 'cue');
+    const camera = await watchedRound('far-shores', balls);
+    await atTable(camera, shot);
+    await live()
+      .getByRole('button', { name: /The balls lie here after the shot$/ })
+      .click();
+    await storedAttempts(page, 1);
+    const { landing } = await storedLanding();
+    expect(
+      Math.hypot((landing?.x ?? 0) - (stopped?.x ?? 9), (landing?.y ?? 0) - (stopped?.y ?? 9)),
+    ).toBeLessThan(0.01);
+  });
+
+  it('is not asked for where the club wants none', async () => {
+    await page.goto('/club');
+    const allows = page.getByLabel('A camera may look on while a round is scored');
+    await allows.uncheck();
+    await page.getByText('Saved.').waitFor();
+    await startRound(page, await newPlayer(), 'harbour-turn', 1);
+    await page.getByRole('button', { name: 'From a picture' }).waitFor();
+    expect(await page.getByRole('button', { name: 'From a camera' }).count()).toBe(0);
+    await page.goto('/club');
+    await allows.check();
+    await page.getByText('Saved.').waitFor();
   });
 });

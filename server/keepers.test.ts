@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { randomUUID } from 'node:crypto';
+import { FIRST_RULES } from '../core/records/clubRules.ts';
 import { coachesSchema, invitedSchema, viewerSchema } from '../core/records/account.ts';
 import { auditEntriesSchema } from '../core/records/audit.ts';
 import { hallsSchema } from '../core/records/hall.ts';
@@ -185,12 +186,23 @@ describe('further clubs', () => {
 });
 
 describe('what a club settles', () => {
-  const rules = { zone: 'Pacific/Auckland', restAfter: 45, most: 90 };
+  const rules = {
+    zone: 'Pacific/Auckland',
+    restAfter: 45,
+    most: 90,
+    pictures: false,
+    cameras: false,
+    screens: true,
+  };
 
   it('is told to everybody of it; a zone that nobody knows is refused by its name', async () => {
-    expect((await me(club.coach)).rules).toEqual({ zone: null, restAfter: 60, most: 100 });
+    expect((await me(club.coach)).rules).toEqual(FIRST_RULES);
     expect(await status(ask('PUT', '/club/rules', rules))).toBe(200);
     expect((await me(club.player)).rules).toEqual(rules);
+    // What devices from before there were cameras send is whole as well.
+    const { zone, restAfter, most } = rules;
+    expect(await status(ask('PUT', '/club/rules', { zone, restAfter, most }))).toBe(200);
+    expect((await me(club.player)).rules).toMatchObject({ zone, pictures: true, cameras: true });
     const refused = await ask('PUT', '/club/rules', { ...rules, zone: 'Moon/Copernicus' });
     expect(refused.status).toBe(400);
     expect(await refused.json()).toMatchObject({ error: { field: 'zone' } });

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { FIRST_RULES } from '../core/records/clubRules.ts';
 import { maybeScreenSchema, screenPictureSchema, type Shown } from '../core/records/screen.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 import { newLesson } from './testing/newLesson.ts';
@@ -129,5 +130,24 @@ describe('a second screen', () => {
     for (let i = 0; i < 30; i++) wrong.push((await look('ZZZZZZ')).status);
     expect(wrong[0]).toBe(404);
     expect(wrong.at(-1)).toBe(429);
+  });
+});
+
+describe('a club that wants no second screens', () => {
+  it('has none: those that were open are closed, and none is opened', async () => {
+    const own = await createTestClub(test, 'turnstone');
+    const id = randomUUID();
+    const document = newLesson({ playerIds: [own.playerId], tableId: own.poolTable });
+    const ask = (method: string, path: string, body: object) =>
+      send(test.app, method, path, { cookie: own.coach, body });
+    await ask('PUT', `/api/lessons/${id}`, { document, basedOn: null });
+    const opened = await ask('PUT', `/api/lessons/${id}/screen`, { shown: FIRST });
+    const { screen } = await maybeScreenSchema.validate(await opened.json());
+    expect(screen).not.toBeNull();
+    const rules = { ...FIRST_RULES, screens: false };
+    expect((await ask('PUT', '/api/club/rules', rules)).status).toBe(200);
+    const there = await send(test.app, 'GET', `/api/lessons/${id}/screen`, { cookie: own.coach });
+    expect(await there.json()).toEqual({ screen: null });
+    expect((await ask('PUT', `/api/lessons/${id}/screen`, { shown: FIRST })).status).toBe(403);
   });
 });

@@ -9,6 +9,7 @@ import { requireCoach, type SignedIn } from '../auth/session.ts';
 import { giveCode } from '../clubs/codes.ts';
 import { foundClub } from '../clubs/found.ts';
 import { listAudit } from '../db/queries/audit.ts';
+import { closeScreensOfClub } from '../db/queries/screens.ts';
 import { listClubsWithCoaches, renameClub, storeClubRules } from '../db/queries/clubs.ts';
 import { listPlayers } from '../db/queries/people.ts';
 import { listProgrammes } from '../db/queries/programmes.ts';
@@ -100,6 +101,7 @@ export function clubRoutes(deps: Dependencies) {
     const rules = await readBody(c, clubRulesSchema);
     await inTransaction(deps.pool, async (db) => {
       await storeClubRules(db, viewer.clubId, rules);
+      if (!rules.screens) await closeScreensOfClub(db, viewer.clubId);
       await note(db, viewer, { action: 'club rules changed', subject: 'club', subjectId: viewer.clubId });
     });
     return c.json({});

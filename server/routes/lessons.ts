@@ -80,6 +80,7 @@ export function lessonRoutes(deps: Dependencies) {
   app.put('/:id/screen', async (c) => {
     const viewer = c.get('viewer');
     const lesson = await changeableLesson(deps, viewer, c.req.param('id'));
+    if (!viewer.rules.screens) throw new Refusal(403, 'the club has no second screens');
     const { shown } = await readBody(c, screenChangeSchema);
     return c.json({ screen: await showOnScreen(deps, viewer.clubId, lesson.id, shown) });
   });

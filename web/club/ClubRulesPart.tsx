@@ -1,4 +1,4 @@
-import { Group, Select, Text, Title } from '@mantine/core';
+import { Group, Select, Stack, Switch, Text, Title } from '@mantine/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { STRAIN_BOUNDS, type ClubRules } from '../../core/records/clubRules.ts';
 import { call } from '../api/client.ts';
@@ -49,6 +49,22 @@ export function ClubRulesPart() {
       <Text size="sm" c="dimmed" mt={4}>
         A new evening is planned by these; they can be changed for a single one.
       </Text>
+      <Title order={3} size="h4" mt={12}>
+        Pictures, cameras, screens
+      </Title>
+      <Text size="sm" c="dimmed" mb={4}>
+        What looks at a table sees people, too. The club decides; ask the parents of those who are not of age.
+      </Text>
+      <Stack gap={6}>
+        {LOOKING.map(([name, label]) => (
+          <Switch
+            key={name}
+            label={label}
+            checked={rules[name]}
+            onChange={(event) => save({ [name]: event.currentTarget.checked })}
+          />
+        ))}
+      </Stack>
       {saving.isError && (
         <Text role="alert" c="var(--jr-coral-text)">
           Nothing was changed: {saving.error.message}.
@@ -58,6 +74,13 @@ export function ClubRulesPart() {
     </section>
   );
 }
+
+/** What a club may allow or not. */
+const LOOKING = [
+  ['pictures', 'A position may be read from a picture'],
+  ['cameras', 'A camera may look on while a round is scored'],
+  ['screens', 'A lesson may have a second screen'],
+] as const;
 
 /** All zones that the browser knows, with the club's and the device's own. */
 function zones(own: string | null): readonly string[] {

@@ -147,7 +147,7 @@ function Lesson({ data, document, saving, refusal, onChange, onSettle, onAgain, 
             onChoose={setChosen}
             onChange={onChange}
           />
-          {editable && document.endedAt === null && (
+          {editable && document.endedAt === null && viewer.rules.screens && (
             <ScreenCard lessonId={lesson.id} balls={ballsOf(block)} />
           )}
         </Stack>

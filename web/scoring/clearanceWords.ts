@@ -1,4 +1,6 @@
+import { CUE_BALL } from '../../core/drill/layout.ts';
 import type { Attempt } from '../../core/drill/rules.ts';
+import type { BallOnTable } from '../../core/motion/shot.ts';
 
 /** Letters of the balls without numbers; the ones of the other keys are left alone. */
 const LETTERS: Readonly<Record<string, string>> = {
@@ -52,4 +54,13 @@ export function movedHint(ball: string | undefined, byHand: boolean): string {
   if (ball === undefined) return 'Which ball was moved? Tap it.';
   const why = byHand ? '' : `The ${ball} was probably moved. `;
   return `${why}Tap where the ${ball} lies now.`;
+}
+
+/** Why balls at rest tell no shot; undefined where they do. */
+export function notAShot(before: readonly BallOnTable[], after: readonly BallOnTable[]): string | undefined {
+  const strange = after.find(({ id }) => id !== CUE_BALL && before.every((ball) => ball.id !== id));
+  if (strange !== undefined) return `The ${strange.id} was not on the table.`;
+  return after.some(({ id }) => id === CUE_BALL)
+    ? undefined
+    : 'The cue ball is not there: say so at the pad if it fell.';
 }

@@ -88,3 +88,8 @@ export async function changeScreen(
 export async function closeScreen(db: Database, lessonId: string): Promise<void> {
   await db.execute('DELETE FROM lesson_screens WHERE lesson_id = ?', [lessonId]);
 }
+
+/** Closes all second screens of a club. */
+export async function closeScreensOfClub(db: Database, clubId: string): Promise<void> {
+  await db.execute('DELETE FROM lesson_screens WHERE club_id = ?', [clubId]);
+}

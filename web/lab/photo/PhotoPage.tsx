@@ -57,7 +57,11 @@ function PhotoBench({ tables }: { readonly tables: readonly ClubTable[] }) {
     <Stack gap="sm">
       <LabHead tables={tables} table={table} chosen={chosen} onChoose={setChosen} />
       <div className="photo-page">
-        <PhotoReader key={table.preset.id} table={table} onBalls={setBalls} />
+        {viewer.rules.pictures ? (
+          <PhotoReader key={table.preset.id} table={table} onBalls={setBalls} />
+        ) : (
+          <Text>The club wants no pictures of its tables. A coach can change that under Club.</Text>
+        )}
         <Stack gap="xs">
           <TableDrawing table={table} label="The balls as the picture has them">
             <LyingBalls balls={balls} positions={undefined} selected="" />

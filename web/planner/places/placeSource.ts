@@ -28,6 +28,8 @@ export interface LivePlacesProps {
 /** A way of bringing in where balls lie beside tapping: a pad asks for places and does not know where they come from. */
 export interface PlaceSource {
   readonly key: string;
+  /** The rule of the club that allows it. */
+  readonly rule: 'pictures' | 'cameras';
   /** What its button says. */
   readonly label: string;
   readonly Reader: ComponentType<PlaceReaderProps>;

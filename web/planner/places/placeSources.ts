@@ -5,6 +5,6 @@ import type { PlaceSource } from './placeSource.ts';
 
 /** All ways of bringing in places that there are; another device is one more line. */
 export const PLACE_SOURCES: readonly PlaceSource[] = [
-  { key: 'photo', label: 'From a picture', Reader: PhotoReader },
-  { key: 'camera', label: 'From a camera', Reader: CameraReader, Live: CameraLive },
+  { key: 'photo', rule: 'pictures', label: 'From a picture', Reader: PhotoReader },
+  { key: 'camera', rule: 'cameras', label: 'From a camera', Reader: CameraReader, Live: CameraLive },
 ];

@@ -9,15 +9,18 @@ import { BLANK_SHOT, type LoggedShot } from '../../../core/records/loggedShot.ts
 import { logOf } from '../../../core/records/attempt.ts';
 import type { Entered } from '../../../core/records/entered.ts';
 import { replayClearance } from '../../../core/scoring/countAttempt.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
+import { shotFromPlaces } from '../../../core/scoring/shotFromPlaces.ts';
+import { BringIn } from '../../planner/places/BringIn.tsx';
 import { liesAfter } from '../../../core/scoring/liesAfter.ts';
 import type { Table } from '../../../core/table/table.ts';
 import { DrillDrawing } from '../../table/DrillDrawing.tsx';
-import { LandingMark } from '../../table/marks.tsx';
+import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { NextMark } from '../../table/NextMark.tsx';
 import { brokenWords } from '../../words/brokenWords.ts';
 import { capital } from '../../words/vocabulary.ts';
 import { useWords } from '../../words/useWords.ts';
-import { clearanceHint, keyOfBall } from '../clearanceWords.ts';
+import { clearanceHint, keyOfBall, notAShot } from '../clearanceWords.ts';
 import { LastShot } from '../LastShot.tsx';
 import { ClearancePad } from '../pads/ClearancePad.tsx';
 import { PlanPad } from '../pads/PlanPad.tsx';
@@ -55,6 +58,8 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const [also, setAlso] = useState(false);
   const [asking, setAsking] = useState(false);
   const [settingUp, setSettingUp] = useState<'balls' | 'places'>();
+  /** Balls that a device sees, before they are taken. */
+  const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
   const over = scoring.ended !== null;
   const { balls: count } = progressOf(course, scoring.attempts);
   const { underWay } = scoring;
@@ -80,6 +85,9 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   if (lastShot !== undefined) places.set(CUE_BALL, null);
   const thrown = drill.thrown !== null;
   const fresh = shots.length === 0;
+
+  /** Object balls before the next shot, where they lie as far as is known. */
+  const lying = liesAfter(began, shots).filter(({ id }) => id !== CUE_BALL && attempt.onTable.includes(id));
 
   const play = (shot: Partial<LoggedShot>) => {
     const ball = shot.potted?.[0] ?? (attempt.legal.length === 1 ? (attempt.legal[0] ?? null) : null);
@@ -209,6 +217,9 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
               <LandingMark key={i} at={landing} ordinal={i + 1} strong={i === shots.length - 1} />
             ),
           )}
+          {seen.map((ball) => (
+            <GhostMark key={ball.id} at={ball} radius={ball.radius} />
+          ))}
         </DrillDrawing>
       }
       aside={over ? null : <LineKey next="may be played now" landings here="the last shot" />}
@@ -234,6 +245,17 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
         <QuickClearancePad drill={drill} actions={quick} toggle={toggle} onEnter={enterResult} />
       ) : (
         <ClearancePad attempt={attempt} actions={full} toggle={toggle} more={[...more, ...throwAnew]} />
+      )}
+      {!over && !isQuick && (
+        <BringIn
+          table={table}
+          take="The balls lie here after the shot"
+          missing={(balls) => notAShot(lying, balls)}
+          onTake={(balls) => play(shotFromPlaces(lying, balls))}
+          onSeen={setSeen}
+          {...(fresh ? { laid: began } : {})}
+          turn={1000 * scoring.attempts.length + shots.length}
+        />
       )}
     </ScoringLayout>
   );

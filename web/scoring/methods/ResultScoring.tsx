@@ -1,6 +1,10 @@
 import { useMediaQuery } from '@mantine/hooks';
+import { useState } from 'react';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
 import type { Table } from '../../../core/table/table.ts';
+import { BringIn } from '../../planner/places/BringIn.tsx';
 import { DrillDrawing } from '../../table/DrillDrawing.tsx';
+import { GhostMark } from '../../table/marks.tsx';
 import { LastShot } from '../LastShot.tsx';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
 import { useBreakPad } from '../pads/useBreakPad.tsx';
@@ -58,6 +62,8 @@ interface PadScoringProps extends ResultScoringProps {
 function PadScoring(props: PadScoringProps) {
   const { open, course, actions, table, word, pad } = props;
   const { drill } = course.counting;
+  /** Balls that a device sees, before they are taken. */
+  const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
   const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
   return (
     <ScoringLayout
@@ -77,6 +83,9 @@ function PadScoring(props: PadScoringProps) {
           {...(pad.onTap === undefined || actions.scoring.ended !== null ? {} : { onTap: pad.onTap })}
         >
           {actions.scoring.ended === null && pad.marks}
+          {seen.map((ball) => (
+            <GhostMark key={ball.id} at={ball} radius={ball.radius} />
+          ))}
         </DrillDrawing>
       }
       below={
@@ -87,6 +96,9 @@ function PadScoring(props: PadScoringProps) {
       }
     >
       {pad.buttons}
+      {pad.bringIn !== undefined && actions.scoring.ended === null && (
+        <BringIn {...pad.bringIn} table={table} onSeen={setSeen} turn={actions.scoring.attempts.length} />
+      )}
     </ScoringLayout>
   );
 }

@@ -1,5 +1,7 @@
 import { Text } from '@mantine/core';
 import { useState } from 'react';
+import { CUE_BALL } from '../../../core/drill/layout.ts';
+import type { BallOnTable } from '../../../core/motion/shot.ts';
 import type { Point } from '../../../core/math/point.ts';
 import { BLANK_SHOT } from '../../../core/records/loggedShot.ts';
 import { WING_BALL, type BreakLog } from '../../../core/records/breakLog.ts';
@@ -10,6 +12,7 @@ import { rackBalls } from '../../../core/rack/rack.ts';
 import type { SpeedSetting } from '../../../core/sound/breakSpeed.ts';
 import { wayToRack } from '../../../core/virtual/breaks/breakShot.ts';
 import type { Rack } from '../../../core/virtual/breakGrades.ts';
+import { breakFromPlaces } from '../../../core/virtual/breaks/breakFromPlaces.ts';
 import { tappedControl, type TappedControl } from '../../../core/virtual/breaks/tappedControl.ts';
 import { GhostMark, LandingMark } from '../../table/marks.tsx';
 import { percent } from '../../words/units.ts';
@@ -144,6 +147,15 @@ export function useBreakPad({ actions, course, table }: ScoringProps & { readonl
       tapHint(from, rests, kept) ??
       'Say how many balls are down, how well the cue ball was kept, and how open the table lies.',
     onTap,
+    bringIn: {
+      take: 'The break left this',
+      missing: (lying) => tooMany(table, rack, lying),
+      onTake: (lying) => {
+        const { cue, balls, inOff, ...grades } = breakFromPlaces(table, rack, lying);
+        put({ balls, inOff, ...grades });
+        setRests(cue === undefined ? {} : { cue: onCloth(cue, table) });
+      },
+    },
     marks: (
       <>
         {from !== null && <LandingMark at={from} />}
@@ -168,6 +180,14 @@ export function useBreakPad({ actions, course, table }: ScoringProps & { readonl
     ),
     below: <BreakMore seen={seen} onSeen={put} breaks={breaks} setting={speedSetting(table, rack, from)} />,
   };
+}
+
+/** Why balls at rest are no break of this rack; undefined where they are. */
+function tooMany(table: Table, rack: Rack, lying: readonly BallOnTable[]): string | undefined {
+  if (lying.length === 0) return 'No ball is seen yet.';
+  const racked = rackBalls(rack, table.preset).length;
+  const objects = lying.filter(({ id }) => (rack === 'reds' ? id.startsWith('red') : id !== CUE_BALL)).length;
+  return objects > racked ? `${String(objects)} balls are seen, ${String(racked)} were racked.` : undefined;
 }
 
 /** How far the cue ball of a full hit on the head ball runs; undefined where nobody said from where, or it is no such break. */

@@ -37,7 +37,7 @@ export function useContactPad(props: ScoringProps & { readonly table: Table }): 
     read === undefined ? [] : [{ key: 'Enter', label: `Keep “${read}”`, run: () => enter(read) }];
   return {
     actions: [...pad, ...keep],
-    ...(task.kind === 'kick' && { onTap: tapped.onTap }),
+    ...(task.kind === 'kick' && { onTap: tapped.onTap, bringIn: tapped.bringIn }),
     marks: tapped.marks,
     hint: tapped.hint ?? 'How was the ball met? The number is what it is worth.',
     buttons: (

@@ -151,6 +151,7 @@ export function useKickPad(props: ScoringProps & { readonly table: Table }): Pad
   return {
     actions: [...grades, ...legality, ...leaves, ...repeats, ...because, save],
     onTap: tapped.onTap,
+    bringIn: tapped.bringIn,
     marks: tapped.marks,
     hint:
       tapped.hint ??

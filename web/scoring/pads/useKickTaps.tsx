@@ -15,6 +15,7 @@ import { kickReadWords } from '../../words/kickWords.ts';
 import type { KickEnd } from '../../workers/kickProtocol.ts';
 import { onCloth } from '../scoring.ts';
 import type { ScoringProps } from '../ScoringLayout.tsx';
+import type { Pad } from './pad.ts';
 import { useKickTold } from './useKickTold.ts';
 
 /** Where the balls stopped, as far as it was tapped: the cue ball first, then the ball that was to be met. */
@@ -28,6 +29,8 @@ interface TappedKick {
   /** How the ball was met and what was off, once it is worked out. */
   readonly told: KickTold | undefined;
   readonly onTap: (place: Point) => void;
+  /** The same by something else than taps. */
+  readonly bringIn: NonNullable<Pad['bringIn']>;
   readonly clear: () => void;
   readonly marks: ReactNode;
   /** Whether it leaves what the drill asks for; undefined where that is anything, or before both are there. */
@@ -57,11 +60,14 @@ export function useKickTaps(
   const onTap = (place: Point) => {
     const at = onCloth(place, table);
     const isSecond = taps.cueAt !== undefined && taps.targetAt === undefined;
-    const next: Taps = isSecond ? { ...taps, targetAt: at } : { cueAt: at };
+    put(isSecond ? { ...taps, targetAt: at } : { cueAt: at });
+  };
+  const put = (next: Taps) => {
     setTaps(next);
     const now = readOf(drill, table, balls, next);
     if (now !== undefined) onRead(now);
   };
+  const target = 'target' in task ? task.target : '';
   const asAsked = asked === undefined || read === undefined ? undefined : isAskedLeave(asked, read);
   return {
     cueAt: taps.cueAt,
@@ -69,6 +75,20 @@ export function useKickTaps(
     told,
     onTap,
     asAsked,
+    bringIn: {
+      take: 'The balls stopped here',
+      missing: (lying) => {
+        if (lying.every(({ id }) => id !== CUE_BALL)) return 'The cue ball is not there.';
+        return lying.some(({ id }) => id === target) ? undefined : `The ${target} is not there.`;
+      },
+      onTake: (lying) => {
+        const cueAt = lying.find(({ id }) => id === CUE_BALL);
+        const targetAt = lying.find(({ id }) => id === target);
+        if (cueAt !== undefined && targetAt !== undefined)
+          put({ cueAt: onCloth(cueAt, table), targetAt: onCloth(targetAt, table) });
+      },
+      laid: balls,
+    },
     clear: () => setTaps({}),
     marks: (
       <>

@@ -61,7 +61,7 @@ export function CameraLive({ table, take, missing, onTake, onSeen, laid, turn }:
       {lacks !== undefined && <Text size="sm">{lacks}</Text>}
       {isOffered && lacks === undefined && (
         <Group>
-          <Button variant={doubts.length === 0 ? 'filled' : 'default'} onClick={() => onTake(balls)}>
+          <Button h={48} variant={doubts.length === 0 ? 'filled' : 'default'} onClick={() => onTake(balls)}>
             {doubts.length === 0 ? take : `Yes: ${take}`}
           </Button>
         </Group>

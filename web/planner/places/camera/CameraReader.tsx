@@ -79,7 +79,7 @@ function PairForm({
           inputMode="numeric"
           autoComplete="off"
           maxLength={6}
-          w={180}
+          w={240}
           value={code}
           onChange={(event) => setCode(event.target.value.replace(/\D/g, ''))}
         />
