@@ -119,7 +119,9 @@ describe('a table', () => {
     await page.getByText(/^As it was on .+: no number has changed beyond its interval\.$/).waitFor();
     await open(/Snooker room, table 2/);
     await page
-      .getByText(/^Rolling friction has drifted since .+: from 0\.0\d+ to 0\.0\d+, more than/)
+      .getByText(
+        /^Rolling friction has drifted since .+: from 0\.0\d+ to 0\.0\d+, more than .+ A ball rolls \d+ % less far at the same pace\.$/,
+      )
       .waitFor();
   });
 

@@ -1,10 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
-import { fork, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import type { Page } from 'playwright-core';
 import { afterEach, describe, expect, it } from 'vitest';
-import { number, object, string } from 'yup';
+import { object, string } from 'yup';
 import { planShot } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
@@ -15,6 +14,7 @@ import { drillSchema } from '../core/records/drill.ts';
 import { rackBalls } from '../core/rack/rack.ts';
 import { openRoundSchema } from '../core/records/openRound.ts';
 import { buildTable } from '../core/table/table.ts';
+import { startCamera as startStandIn, stopCamera, type CameraStandIn } from '../scripts/lib/cameraStandIn.ts';
 import { startRound, storedAttempts } from './lib/actions.ts';
 import { signedIn } from './lib/signedIn.ts';
 
@@ -24,43 +24,22 @@ signedIn((opened) => {
   page = opened;
 });
 
-/** The stand-in as it runs in a process of its own. */
-interface Camera {
-  readonly child: ChildProcess;
-  readonly url: string;
-  readonly code: string;
-}
-const toldSchema = object({ port: number().required(), code: string().required() }).required();
-const cameras: ChildProcess[] = [];
+const cameras: CameraStandIn[] = [];
 
-async function startCamera(...flags: readonly string[]): Promise<Camera> {
-  const child = fork('scripts/camera.ts', ['--port', '0', ...flags], {
-    execArgv: ['--import', 'tsx'],
-    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-  });
-  cameras.push(child);
-  const told = await new Promise<unknown>((resolve, reject) => {
-    child.once('message', resolve);
-    child.once('exit', () => reject(new Error('the camera ended')));
-  });
-  const { port, code } = await toldSchema.validate(told);
-  return { child, url: `http://127.0.0.1:${String(port)}`, code };
+async function startCamera(...flags: readonly string[]): Promise<CameraStandIn> {
+  const camera = await startStandIn(...flags);
+  cameras.push(camera);
+  return camera;
 }
 
-async function stopCamera(child: ChildProcess): Promise<void> {
-  if (child.exitCode !== null || child.signalCode !== null) return;
-  const ended = new Promise((resolve) => child.once('exit', resolve));
-  child.kill('SIGTERM');
-  await ended;
-}
 afterEach(async () => {
   await page.evaluate(() => localStorage.removeItem('jolly-camera'));
-  await Promise.all(cameras.splice(0).map(stopCamera));
+  await Promise.all(cameras.splice(0).map(({ child }) => stopCamera(child)));
 });
 
 /** What the stand-in lays or plays: the hand of whoever is at the table. */
 async function atTable(
-  camera: Camera,
+  camera: CameraStandIn,
   { balls, strike }: Pick<Shot, 'balls'> & Partial<Shot>,
 ): Promise<void> {
   const post = (path: string, body: unknown, token = '') =>
@@ -102,7 +81,7 @@ async function planned() {
 }
 
 /** A round of a drill with a camera that is paired; its balls lie in their places. */
-async function watchedRound(drill: string, balls: Shot['balls']): Promise<Camera> {
+async function watchedRound(drill: string, balls: Shot['balls']): Promise<CameraStandIn> {
   const camera = await startCamera('--noise', '2');
   await atTable(camera, { balls });
   await startRound(page, await newPlayer(), drill, 1);
@@ -136,7 +115,7 @@ async function newPlayer(): Promise<string> {
   return name;
 }
 
-async function pairWith({ url, code }: Camera, said = code): Promise<void> {
+async function pairWith({ url, code }: CameraStandIn, said = code): Promise<void> {
   await page.getByLabel('Address').fill(url);
   await page.getByLabel('Code that the camera shows').fill(said);
   await page.getByRole('button', { name: 'Pair with the camera' }).click();

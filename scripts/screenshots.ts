@@ -3,6 +3,7 @@ import path from 'node:path';
 import type { Page } from 'playwright-core';
 import { pixelOf, plannedLanding, signIn, startRound } from '../e2e/lib/actions.ts';
 import { openBrowser } from '../e2e/lib/browser.ts';
+import { startCamera, stopCamera } from './lib/cameraStandIn.ts';
 import { CHROMIUM, ensureInstalled } from './lib/debian.ts';
 import { withDemoServer } from './lib/demoServer.ts';
 import { leaveWith, say, step } from './lib/report.ts';
@@ -60,25 +61,40 @@ const VIEWS: Readonly<Record<string, View>> = {
     await page.getByRole('tab', { name: 'Task' }).click();
     await page.getByRole('button', { name: 'Play the stroke' }).and(page.locator(':enabled')).waitFor();
   },
-  sheet: async (page) => {
-    await page.goto('/drills/harbour-turn/sheet?stage=2');
-    await page
-      .getByText(/^± \d+ mm/)
-      .nth(2)
-      .waitFor({ timeout: 60_000 });
-    await page.getByTestId('levels').waitFor();
-  },
   lesson: async (page) => {
     await page.goto('/lesson');
     await page.getByRole('link', { name: /Cue ball on a string/ }).click();
     await page.getByTestId('lesson-summary').waitFor();
   },
-  'scoring-clearance': async (page) => {
-    await startRound(page, 'Wren Sallow', 'two-fleets', 1);
-    await page.getByRole('button', { name: /^Log the result only/ }).waitFor();
-    await page.keyboard.press('2');
-    await page.keyboard.press('1');
-    await page.getByText('Potted 1', { exact: true }).waitFor();
+  camera: async (page) => {
+    const camera = await startCamera(
+      '--drill',
+      'harbour-turn',
+      '--stage',
+      '1',
+      '--level',
+      'match',
+      '--seed',
+      '4',
+    );
+    try {
+      await startRound(page, 'Idris Pell', 'harbour-turn', 1);
+      await page.getByRole('button', { name: 'From a camera' }).click();
+      await page.getByLabel('Address').fill(camera.url);
+      await page.getByLabel('Code that the camera shows').fill(camera.code);
+      await page.getByRole('button', { name: 'Pair with the camera' }).click();
+      await page.getByTestId('camera-state').waitFor();
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Potted, and the cue ball stopped here' }).waitFor();
+    } finally {
+      await stopCamera(camera.child);
+    }
+  },
+  table: async (page) => {
+    await page.goto('/hall');
+    await page.getByRole('link', { name: 'Snooker room, table 2' }).first().click();
+    await page.getByRole('heading', { name: 'Calibrations' }).first().waitFor();
+    await page.getByRole('heading', { name: 'Calibrations' }).first().scrollIntoViewIfNeeded();
   },
   scoring: scoreSome,
   lab: async (page) => {

@@ -1,13 +1,14 @@
 import { Alert, Table, Text, Title } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { driftBetween } from '../../core/calibration/drift.ts';
-import { TABLE_UNKNOWNS } from '../../core/calibration/unknowns.ts';
+import { TABLE_UNKNOWNS, type TableUnknown } from '../../core/calibration/unknowns.ts';
 import type { Calibration, TableWatch } from '../../core/records/calibration.ts';
 import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableWatchQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { shortDay } from '../words/dates.ts';
 import { tapeLength } from '../words/lengths.ts';
+import { percent } from '../words/units.ts';
 import { valueInWords, valueWords } from './cardWords.ts';
 
 /** The watch over a table: what each calibration found, and whether it has drifted. */
@@ -93,8 +94,15 @@ function changesOf([newest, before]: readonly Calibration[]): readonly Watched[]
     ];
   return changed.map(({ name, from, to }) => ({
     isDrift: true,
-    words: `${valueWords(name).title} has drifted since ${shortDay(before.at)}: from ${valueInWords(name, from)} to ${valueInWords(name, to)}, more than either calibration leaves open.`,
+    words: `${valueWords(name).title} has drifted since ${shortDay(before.at)}: from ${valueInWords(name, from)} to ${valueInWords(name, to)}, more than either calibration leaves open.${wayWords(name, from, to)}`,
   }));
+}
+
+/** What that means for a ball at the same pace, where it is plain: the way that it rolls goes as one by the friction. */
+function wayWords(name: TableUnknown, from: number, to: number): string {
+  if (name !== 'rollingFriction') return '';
+  const share = from / to - 1;
+  return ` A ball rolls ${percent(Math.abs(share))} ${share < 0 ? 'less far' : 'farther'} at the same pace.`;
 }
 
 /** What the landings of the club say of it. */
