@@ -2,6 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { randomUUID } from 'node:crypto';
 import type { Page } from 'playwright-core';
 import { describe, expect, it } from 'vitest';
+import { madeUpTry, withMouth } from '../core/calibration/pockets.ts';
+import { executionErrorOf } from '../core/player/levels.ts';
 import { guidedShots } from '../core/calibration/guidedShots.ts';
 import { readOff } from '../core/calibration/reading.ts';
 import { simulate } from '../core/motion/simulate.ts';
@@ -161,5 +163,38 @@ describe('a table', () => {
     await page.getByRole('button', { name: /^Stop/ }).waitFor();
     await page.keyboard.press('Space');
     await expect.poll(() => first('From the tip')).not.toBe('');
+  });
+
+  it('has the mouths of its pockets told by balls that fall or stay', async () => {
+    const id = await newTable(`Table ${randomUUID().slice(0, 4)}`);
+    // A corner four millimetres narrower than the card has it.
+    const MOUTH = 0.113;
+    const narrow = withMouth(ordinary, 'corner', MOUTH);
+    const random = createRandom(8);
+    await page.goto(`/hall/${id}/calibrate`);
+    await page.getByRole('button', { name: 'Try the pockets' }).click();
+    const asked = page.getByTestId('pocket-try');
+    const told = page.getByTestId('pocket-told');
+    await reads(told, /^0 balls\. Corner mouth: 117\.0 mm, /);
+    for (let ball = 1; ball <= 12; ball++) {
+      const beside = Number(/its middle (\d+) mm/.exec(await asked.innerText())?.[1]) / 1000;
+      const { hasFallen } = madeUpTry(narrow, 'corner', beside, executionErrorOf('team', 'pool'), random);
+      await page.getByRole('button', { name: hasFallen ? 'It fell' : 'It stayed' }).click();
+      await reads(told, new RegExp(`^${String(ball)} ball`));
+    }
+    const found = Number(/Corner mouth: ([\d.]+) mm/.exec(await told.innerText())?.[1]);
+    expect(Math.abs(found - 1000 * MOUTH)).toBeLessThan(2.5);
+    expect(
+      (await new AxeBuilder({ page }).include('[aria-labelledby="pockets-title"]').analyze()).violations,
+    ).toEqual([]);
+    await page
+      .getByRole('region', { name: 'How wide the pockets are' })
+      .getByRole('button', { name: 'Take into the card' })
+      .click();
+    await page.getByText('It is in the card.').waitFor();
+    await page.goto(`/hall/${id}`);
+    await page
+      .getByRole('row', { name: new RegExp(`^Corner mouth ${found.toFixed(1)} mm 117\\.0 mm .*calibrated`) })
+      .waitFor();
   });
 });

@@ -258,15 +258,15 @@ describe('a camera over the table', () => {
   });
 
   it('is not asked for where the club wants none', async () => {
-    await page.goto('/club');
+    await page.goto('/players/club');
     const allows = page.getByLabel('A camera may look on while a round is scored');
-    await allows.uncheck();
+    await allows.click();
     await page.getByText('Saved.').waitFor();
     await startRound(page, await newPlayer(), 'harbour-turn', 1);
     await page.getByRole('button', { name: 'From a picture' }).waitFor();
     expect(await page.getByRole('button', { name: 'From a camera' }).count()).toBe(0);
-    await page.goto('/club');
-    await allows.check();
+    await page.goto('/players/club');
+    await allows.click();
     await page.getByText('Saved.').waitFor();
   });
 });

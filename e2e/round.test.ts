@@ -81,6 +81,8 @@ describe('a coach at the table', () => {
     const shot = page.getByTestId('last-shot');
     await reads(shot, /\d+ cm long/);
     await reads(shot, /About 1[0-8] % too hard/);
+    // How much is told at once, why only when it is worked out: then there is a key for it.
+    await page.getByRole('button', { name: /^Yes, that was it/ }).waitFor();
     await page.keyboard.press('h');
     await page.getByRole('button', { name: 'Too hard' }).waitFor();
     const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';

@@ -68,6 +68,8 @@ describe('the second screen', () => {
     expect(await screen.getByTestId('next-ball').count()).toBe(0);
     await control().getByText('Task', { exact: true }).click();
     await screen.getByRole('img', { name: /^Harbour turn: the balls on the/ }).waitFor();
+    await control().getByText('Plan', { exact: true }).click();
+    await reads(screen.getByTestId('screen-plan'), /^[A-Z].*, \d\.\d m\/s\.$/);
     const { violations } = await new AxeBuilder({ page: screen }).options({ preload: false }).analyze();
     expect(violations.map(({ id }) => id)).toEqual([]);
   });

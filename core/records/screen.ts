@@ -4,8 +4,8 @@ import { drillSchema } from './drill.ts';
 import { choice, count, finite, instant, text, UNKNOWN, UNKNOWN_IN_REQUEST } from './fields.ts';
 import { tableCardSchema } from './tableCard.ts';
 
-/** What a lesson's second screen can show: the balls to be set one by one, the task, or where the cue ball stopped. */
-export const SCREEN_VIEWS = ['set up', 'task', 'landings'] as const;
+/** What a lesson's second screen can show: the balls to be set one by one, the task, the planned stroke, or where the cue ball stopped. */
+export const SCREEN_VIEWS = ['set up', 'task', 'plan', 'landings'] as const;
 
 /** Letters that nobody takes for others, read out across a hall. */
 export const SCREEN_LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';

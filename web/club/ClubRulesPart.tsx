@@ -15,6 +15,8 @@ export function ClubRulesPart() {
     mutationFn: (next: ClubRules) => call('PUT', '/club/rules', next),
     onSuccess: () => queries.invalidateQueries({ queryKey: viewerQuery.queryKey }),
   });
+  /** A switch answers at once; where it was not saved it goes back. */
+  const shown = saving.isPending ? saving.variables : rules;
   const save = (part: Partial<ClubRules>) => saving.mutate({ ...rules, ...part });
   const minutes = (label: string, name: 'restAfter' | 'most') => (
     <NumberEntry
@@ -60,7 +62,7 @@ export function ClubRulesPart() {
           <Switch
             key={name}
             label={label}
-            checked={rules[name]}
+            checked={shown[name]}
             onChange={(event) => save({ [name]: event.currentTarget.checked })}
           />
         ))}

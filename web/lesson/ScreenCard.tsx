@@ -11,7 +11,7 @@ interface ScreenCardProps {
   readonly balls: number;
 }
 
-const VIEW_WORDS = { 'set up': 'Set up', task: 'Task', landings: 'Landings' } as const;
+const VIEW_WORDS = { 'set up': 'Set up', task: 'Task', plan: 'Plan', landings: 'Landings' } as const;
 
 /** The second screen of the lesson: its code, and what it shows. */
 export function ScreenCard({ lessonId, balls }: ScreenCardProps) {
@@ -58,7 +58,8 @@ export function ScreenCard({ lessonId, balls }: ScreenCardProps) {
       </Group>
       {open === null ? (
         <Text size="sm">
-          A television or tablet that shows the balls to be set, the task and the landings, without a sign-in.
+          A television or tablet that shows the balls to be set, the task, the plan and the landings, without
+          a sign-in.
         </Text>
       ) : (
         <>

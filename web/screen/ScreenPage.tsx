@@ -1,7 +1,9 @@
+import { skipToken, useQuery } from '@tanstack/react-query';
 import { Button, Group, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { CUE_BALL } from '../../core/drill/layout.ts';
+import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { setOrder } from '../../core/drill/setOrder.ts';
 import { SCREEN_CODE, type ScreenPicture } from '../../core/records/screen.ts';
 import { tableOfCard } from '../../core/table/card.ts';
@@ -12,8 +14,12 @@ import { DrillDrawing } from '../table/DrillDrawing.tsx';
 import { BallMark, LandingMark } from '../table/marks.tsx';
 import { TableDrawing } from '../table/TableDrawing.tsx';
 import { taskInWords } from '../words/drillWords.ts';
+import { speedWords } from '../words/lengths.ts';
 import { placeByTape } from '../words/places.ts';
+import { strokeWords } from '../words/strokeWords.ts';
+import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
+import { solvePlan } from '../workers/solver.ts';
 import { useScreen } from './useScreen.ts';
 
 /** The second screen of a lesson: it is opened by a code and shows what the coach shows. */
@@ -82,8 +88,7 @@ function ScreenNotice({ words }: { readonly words: string }) {
 }
 
 function Picture({ picture }: { readonly picture: ScreenPicture }) {
-  const { vocabulary, say } = useWords();
-  const { block, shown, turn, tableName, card, conditions, landings } = picture;
+  const { block, tableName, card, conditions } = picture;
   const table = tableOfCard(card, conditions?.conditions ?? null);
   if (block === null)
     return (
@@ -92,7 +97,25 @@ function Picture({ picture }: { readonly picture: ScreenPicture }) {
         <TableDrawing table={table} label={`${tableName}, empty`} />
       </>
     );
+  return <BlockPicture {...picture} block={block} />;
+}
+
+/** The balls, the task, the plan or the landings of the block that is played. */
+function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<ScreenPicture['block']> }) {
+  const { vocabulary, say } = useWords();
+  const { block, shown, turn, tableName, card, conditions, landings } = picture;
+  const on = { card, conditions: conditions?.conditions ?? null };
+  const table = tableOfCard(on.card, on.conditions);
   const drill = atStage(block.drill, block.stage);
+  const planned = isPositionDrill(drill) ? drill : undefined;
+  const isPlan = shown.view === 'plan' && planned !== undefined;
+  const plan = useQuery({
+    queryKey: ['plan on a screen', on, planned],
+    queryFn: isPlan ? () => solvePlan(planned, on) : skipToken,
+    staleTime: Infinity,
+    networkMode: 'always',
+    retry: false,
+  });
   const order = setOrder(drill, table.preset);
   const set = shown.view === 'set up' ? order.slice(0, shown.set) : order;
   const next = shown.view === 'set up' ? order[shown.set] : undefined;
@@ -129,7 +152,7 @@ function Picture({ picture }: { readonly picture: ScreenPicture }) {
           )}
         </TableDrawing>
       ) : (
-        <DrillDrawing drill={drill} stage={block.stage} table={table}>
+        <DrillDrawing drill={drill} stage={block.stage} table={table} plan={plan.data}>
           {shown.view === 'landings' &&
             landings.map((at, i) => (
               <LandingMark key={i} at={at} ordinal={i + 1} strong={i === landings.length - 1} />
@@ -143,9 +166,21 @@ function Picture({ picture }: { readonly picture: ScreenPicture }) {
             : `${next.id === CUE_BALL ? 'Cue ball' : `The ${next.id}`}: ${placeByTape(measurePlace(table.preset, next), vocabulary)}`
           : say(taskInWords(drill, vocabulary))}
       </Text>
+      {shown.view === 'plan' && (
+        <Text size="xl" data-testid="screen-plan">
+          {planned === undefined
+            ? 'This drill has no planned stroke.'
+            : plan.data === undefined
+              ? planNotice(plan.isError)
+              : `${capital(strokeWords(planned.plan.tip, undefined, vocabulary))}, ${speedWords(plan.data.shot.strike.speed)}.`}
+        </Text>
+      )}
     </>
   );
 }
+
+const planNotice = (hasFailed: boolean) =>
+  hasFailed ? 'The planned stroke cannot be worked out on this table.' : 'The planned stroke is worked out.';
 
 function markOf(ball: {
   readonly id: string;

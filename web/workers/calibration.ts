@@ -1,4 +1,6 @@
 import { proxy } from 'comlink';
+import type { PocketModel } from '../../core/calibration/pockets.ts';
+import type { LevelName } from '../../core/player/levels.ts';
 import type { Calibrated, CalibrationAsked, Calibrator } from './calibrationProtocol.ts';
 import { oneRun, type Running } from './oneRun.ts';
 import type { TableAsPlayed } from './protocol.ts';
@@ -22,4 +24,10 @@ export function timesFrom(
   return oneRun<Calibrator, readonly (number | undefined)[]>(start(), (calibrator) =>
     calibrator.listen(on, shot, sound),
   ).answer;
+}
+
+/** What becomes of balls that are rolled at the pockets of a table. @param level of whoever rolls them */
+export function pocketModels(on: TableAsPlayed, level: LevelName): Promise<readonly PocketModel[]> {
+  return oneRun<Calibrator, readonly PocketModel[]>(start(), (calibrator) => calibrator.pockets(on, level))
+    .answer;
 }

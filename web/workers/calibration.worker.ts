@@ -5,6 +5,7 @@ import { timesHeard } from '../../core/calibration/hearing.ts';
 import { errorsLeftOut } from '../../core/calibration/leftOut.ts';
 import type { PlayedShot } from '../../core/calibration/madeUp.ts';
 import { mostTelling } from '../../core/calibration/nextShot.ts';
+import { pocketModel, POCKET_KINDS } from '../../core/calibration/pockets.ts';
 import { BY_EAR, BY_HAND, errorOf } from '../../core/calibration/reading.ts';
 import { NO_NAMED_CUE, unknownsOf } from '../../core/calibration/unknowns.ts';
 import { simulate } from '../../core/motion/simulate.ts';
@@ -50,6 +51,11 @@ const calibrator: Calibrator = {
       leftOut: errorsLeftOut(table, unknowns, played, fit, error),
       next: mostTelling(table, unknowns, offered, fit, error),
     });
+  },
+  pockets(on, level) {
+    const table = tableOfCard(on.card, on.conditions);
+    const error = executionErrorOf(level, table.preset.game);
+    return Promise.resolve(POCKET_KINDS.map((kind) => pocketModel(table, kind, error)));
   },
   listen(on, id, { samples, rate }) {
     const shot = guidedShots(tableOfCard(on.card, on.conditions)).find((each) => each.id === id);

@@ -1,5 +1,6 @@
 import type { Fit } from '../../core/calibration/fit.ts';
 import type { LeftOut } from '../../core/calibration/leftOut.ts';
+import type { PocketModel } from '../../core/calibration/pockets.ts';
 import type { NextShot } from '../../core/calibration/nextShot.ts';
 import type { Unknown } from '../../core/calibration/unknowns.ts';
 import type { ReadShot } from '../../core/records/calibration.ts';
@@ -33,4 +34,6 @@ export interface Calibrator {
     shot: string,
     sound: { readonly samples: Float32Array; readonly rate: number },
   ): Promise<readonly (number | undefined)[]>;
+  /** What becomes of balls that are rolled at the pockets, for every mouth that is thought of: corners, then middles. */
+  pockets(on: TableAsPlayed, level: LevelName): Promise<readonly PocketModel[]>;
 }

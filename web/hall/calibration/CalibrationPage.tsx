@@ -35,6 +35,7 @@ import { shotTitle } from './calibrationWords.ts';
 import { NOTHING_READ, playedOf, readDraft, readOf, withReadings, type Entered } from './calibrationDraft.ts';
 import { FoundCard } from './FoundCard.tsx';
 import { cardWith, keptOf, type FoundValue } from './foundValues.ts';
+import { PocketsCard } from './PocketsCard.tsx';
 import { firstEmpty, ShotCard } from './ShotCard.tsx';
 
 /** How far the line of the stroke is drawn, metres. */
@@ -228,6 +229,7 @@ function Calibration({ table }: { readonly table: ClubTable }) {
           onTake={(found) => taking.mutate(found)}
         />
       )}
+      <PocketsCard table={table} on={on} built={built} level={draft.level} />
     </Stack>
   );
 }

@@ -60,7 +60,9 @@ function PhotoBench({ tables }: { readonly tables: readonly ClubTable[] }) {
         {viewer.rules.pictures ? (
           <PhotoReader key={table.preset.id} table={table} onBalls={setBalls} />
         ) : (
-          <Text>The club wants no pictures of its tables. A coach can change that under Club.</Text>
+          <Text>
+            The club wants no pictures of its tables. A coach can change that under Players, Coaches and club.
+          </Text>
         )}
         <Stack gap="xs">
           <TableDrawing table={table} label="The balls as the picture has them">
