@@ -159,7 +159,7 @@ function PocketTries({
         />
         <Text data-testid="pocket-try">
           {kind === 'corner'
-            ? `Set the ball ${tapeLength(RUN_UP)} before the foot right corner, its middle ${tapeLength(beside)} from the nose of the long cushion. Roll it slowly along the cushion.`
+            ? `Set the ball ${tapeLength(RUN_UP)} from the foot cushion, its middle ${tapeLength(beside)} from the right-hand one. Roll it slowly along that, into the corner.`
             : `Set the ball ${tapeLength(RUN_UP)} from the right-hand cushion, its middle ${tapeLength(beside)} beside the middle pocket’s. Roll it slowly straight at the cushion.`}{' '}
           It should have way for half a metre more.
         </Text>
