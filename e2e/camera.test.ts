@@ -166,7 +166,7 @@ describe('a camera over the table', () => {
     await live().getByText('Ready for the shot.').waitFor();
   });
 
-  it('asks where it is not sure, says when it is gone, and knows nobody after it began anew', async () => {
+  it('asks where it is not sure, and says when it is gone', async () => {
     const camera = await startCamera('--noise', '2');
     const { shot } = await planned();
     await startRound(page, await newPlayer(), 'harbour-turn', 1);

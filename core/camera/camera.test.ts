@@ -257,6 +257,10 @@ describe('a camera that is watched', () => {
     expect(next).toMatchObject({ isAfterShot: true, doubts: [] });
     watch.begin(next.balls);
     expect(watch.read(seq / RATE)).toMatchObject({ isAfterShot: false, doubts: [] });
+    // It is entered by hand while the ball still rolls: where it stops is no news any more.
+    lie(20, (k) => 0.4 + 0.03 * k);
+    watch.begin(undefined);
+    expect(lie(30, () => 1)).toMatchObject({ state: 'still', isAfterShot: false, doubts: [] });
   });
 
   it('asks where a ball lies elsewhere without having been seen on its way', () => {

@@ -1,10 +1,5 @@
-import { distance, type Point } from '../math/point.ts';
-
-interface Seen {
-  readonly at: Point;
-  /** Seconds. */
-  readonly time: number;
-}
+import { distance } from '../math/point.ts';
+import type { Seen } from './frame.ts';
 
 /** No ball that is not broken with goes faster than this, m/s. */
 const FASTEST = 8;

@@ -1,11 +1,9 @@
 import { bearing, distance, type Point } from '../math/point.ts';
+import type { Seen } from './frame.ts';
 import type { Table } from '../table/table.ts';
 
 /** Where a ball was seen, and where it was seen before that. */
-export interface Sighting {
-  readonly at: Point;
-  /** Seconds. */
-  readonly time: number;
+export interface Sighting extends Seen {
   readonly before?: Point | undefined;
   readonly since?: number | undefined;
 }
@@ -17,7 +15,11 @@ const MOUTH = 0.07;
 /** Rolling friction of a slow cloth: a ball that comes there on it comes there on any. */
 const SLOWING = 0.015 * 9.81;
 
-/** Whether a ball that is not seen any more was on its way into a pocket, fast enough to come there. */
+/**
+ * Whether a ball that is not seen any more was on its way into a pocket, fast enough to come there: a rolling ball stops after
+ * v²/2a, with a the rolling friction times g.
+ * @param sighting the last two places of it, metres, and their times, seconds
+ */
 export function hasFallen({ at, time, before, since }: Sighting, table: Table): boolean {
   if (before === undefined || since === undefined) return false;
   const way = distance(before, at);

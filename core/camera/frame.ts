@@ -19,3 +19,10 @@ export interface CameraFrame {
   readonly isCovered: boolean;
   readonly balls: readonly SeenBall[];
 }
+
+/** Where a name was seen, and when. */
+export interface Seen {
+  readonly at: Point;
+  /** Seconds by the camera's clock. */
+  readonly time: number;
+}

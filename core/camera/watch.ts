@@ -138,8 +138,11 @@ export class CameraWatch {
     };
   }
 
-  /** From here on it is looked for what comes next: what lies there was taken, or set by hand. */
-  begin(balls: readonly LyingBall[]): void {
+  /**
+   * From here on it is looked for what comes next: what lies there was entered, or set by hand.
+   * @param balls undefined while they still roll: then it begins with where they come to rest
+   */
+  begin(balls: readonly LyingBall[] | undefined): void {
     this.#before = balls;
     this.#rolled = false;
     this.#wasCovered = false;

@@ -1,13 +1,16 @@
 import { Button, Group, Stack, Text } from '@mantine/core';
+import type { LyingBall } from '../../../../core/camera/watch.ts';
 import { misplaced } from '../../../../core/camera/misplaced.ts';
 import { useEffect, useMemo, useRef } from 'react';
-import { ballsAt } from '../../../table/labShot.ts';
 import { tapeLength } from '../../../words/lengths.ts';
 import { useKept } from '../../../controls/useKept.ts';
 import type { LivePlacesProps } from '../placeSource.ts';
 import { doubtWords, misplacedWords, stateWords } from './cameraWords.ts';
+import { placed } from './placed.ts';
 import { PAIRING_KEY, readPairing } from './pairing.ts';
 import { useCamera } from './useCamera.ts';
+
+const NO_BALLS: readonly LyingBall[] = [];
 
 /** What the paired camera proposes while a round is scored: entered by one tap, and only asked about where it is not sure. */
 export function CameraLive({ table, take, missing, onTake, onSeen, laid, turn }: LivePlacesProps) {
@@ -16,25 +19,15 @@ export function CameraLive({ table, take, missing, onTake, onSeen, laid, turn }:
   const { state, begin } = useCamera(pairing, table, names);
   const reading = state?.reading;
   const isOffered = reading?.state === 'still' && reading.isAfterShot;
-  const key = isOffered ? JSON.stringify(reading.balls.map(({ name, at }) => [name, at])) : '';
-  const balls = useMemo(
-    () =>
-      reading === undefined || key === ''
-        ? []
-        : ballsAt(
-            table,
-            reading.balls.map(({ name, at }) => ({ id: name, at })),
-          ),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, table],
-  );
+  const offered = isOffered ? reading.balls : NO_BALLS;
+  const balls = useMemo(() => placed(table, offered), [offered, table]);
   useEffect(() => onSeen?.(balls), [balls, onSeen]);
   // What was entered otherwise is not offered once more.
   const last = useRef(turn);
   useEffect(() => {
     if (last.current === turn) return;
     last.current = turn;
-    begin(reading?.balls ?? []);
+    begin(reading?.state === 'still' ? reading.balls : undefined);
   });
   if (pairing === undefined) return null;
   const lacks = isOffered ? missing(balls) : undefined;

@@ -2,7 +2,7 @@ import { Alert, Button, Group, Stack, Text, TextInput } from '@mantine/core';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState, type SyntheticEvent } from 'react';
 import { useKept } from '../../../controls/useKept.ts';
-import { ballsAt } from '../../../table/labShot.ts';
+import { placed } from './placed.ts';
 import type { PlaceReaderProps } from '../placeSource.ts';
 import { doubtWords, readingWords } from './cameraWords.ts';
 import { pair, PAIRING_KEY, readPairing, USUAL_ADDRESS, type Pairing } from './pairing.ts';
@@ -13,19 +13,10 @@ export function CameraReader({ table, onBalls }: PlaceReaderProps) {
   const [pairing, keep] = useKept(PAIRING_KEY, readPairing);
   const { state } = useCamera(pairing, table, undefined);
   const reading = state?.reading;
-  const isStill = reading?.state === 'still';
-  const seen = isStill ? JSON.stringify(reading.balls.map(({ name, at }) => [name, at])) : '';
+  const lying = reading?.state === 'still' ? reading.balls : undefined;
   useEffect(() => {
-    if (isStill)
-      onBalls(
-        ballsAt(
-          table,
-          reading.balls.map(({ name, at }) => ({ id: name, at })),
-        ),
-      );
-    // Told when they lie otherwise, not with every look.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [seen, table]);
+    if (lying !== undefined) onBalls(placed(table, lying));
+  }, [lying, table, onBalls]);
   if (pairing === undefined) return <PairForm table={table} onPaired={keep} />;
   return (
     <Stack gap="xs">

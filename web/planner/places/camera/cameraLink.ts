@@ -1,4 +1,5 @@
 import { CameraWatch, type CameraReading, type LyingBall } from '../../../../core/camera/watch.ts';
+import { distance } from '../../../../core/math/point.ts';
 import { LONGEST_LINE, readFrame } from '../../../../core/records/cameraFrame.ts';
 import type { Table } from '../../../../core/table/table.ts';
 import { CameraError, greet, type Pairing } from './pairing.ts';
@@ -29,6 +30,7 @@ export class CameraLink {
   readonly #timer: ReturnType<typeof setInterval>;
   #ahead = 0;
   #refused = 0;
+  #told: readonly LyingBall[] = [];
   #trouble: string | undefined;
 
   constructor(pairing: Pairing, table: Table, tell: (state: LinkState) => void) {
@@ -45,8 +47,8 @@ export class CameraLink {
     this.#watch.expect(names);
   }
 
-  /** What lies there was taken. */
-  begin(balls: readonly LyingBall[]): void {
+  /** What lies there was entered; undefined while nothing is sure to lie still. */
+  begin(balls: readonly LyingBall[] | undefined): void {
     this.#watch.begin(balls);
     this.#read();
   }
@@ -58,7 +60,13 @@ export class CameraLink {
 
   #read(): void {
     const reading = this.#trouble === undefined ? this.#watch.read(Date.now() / 1000 + this.#ahead) : NOTHING;
-    this.#tell({ reading, trouble: this.#trouble, refused: this.#refused });
+    // What trembles by less than a millimetre is not told anew: what is offered is what is taken.
+    if (!areSame(this.#told, reading.balls)) this.#told = reading.balls;
+    this.#tell({
+      reading: { ...reading, balls: this.#told },
+      trouble: this.#trouble,
+      refused: this.#refused,
+    });
   }
 
   async #run(): Promise<void> {
@@ -109,4 +117,17 @@ export class CameraLink {
       this.#refused += 1;
     }
   }
+}
+
+/** Balls that lie as near as this to where they were told to lie, metres, lie there. */
+const TREMBLE = 0.001;
+
+function areSame(before: readonly LyingBall[], now: readonly LyingBall[]): boolean {
+  return (
+    before.length === now.length &&
+    now.every(({ name, at }, i) => {
+      const told = before[i];
+      return told?.name === name && distance(told.at, at) < TREMBLE;
+    })
+  );
 }

@@ -9,7 +9,10 @@ export function useCamera(
   pairing: Pairing | undefined,
   table: Table,
   expected: readonly string[] | undefined,
-): { readonly state: LinkState | undefined; readonly begin: (balls: readonly LyingBall[]) => void } {
+): {
+  readonly state: LinkState | undefined;
+  readonly begin: (balls: readonly LyingBall[] | undefined) => void;
+} {
   const link = useRef<CameraLink>(undefined);
   const [state, setState] = useState<LinkState>();
   useEffect(() => {
@@ -24,6 +27,6 @@ export function useCamera(
   }, [pairing, table]);
   const names = expected?.join('\n') ?? '';
   useEffect(() => link.current?.expect(names === '' ? [] : names.split('\n')), [pairing, table, names]);
-  const begin = useCallback((balls: readonly LyingBall[]) => link.current?.begin(balls), []);
+  const begin = useCallback((balls: readonly LyingBall[] | undefined) => link.current?.begin(balls), []);
   return { state, begin };
 }
