@@ -2,7 +2,7 @@ import { BY_HAND, errorOf, readOff, type Reading } from '../core/calibration/rea
 import { fitTable, type Fit } from '../core/calibration/fit.ts';
 import { guidedError, type PlayedShot } from '../core/calibration/madeUp.ts';
 import { guidedShots, type GuidedShot } from '../core/calibration/guidedShots.ts';
-import { tableWith, unknownsOf, withinBounds, type Unknown } from '../core/calibration/unknowns.ts';
+import { tableWith, unknownsOf, valueOf, type Unknown } from '../core/calibration/unknowns.ts';
 import { simulate } from '../core/motion/simulate.ts';
 import { executed } from '../core/player/execute.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
@@ -14,8 +14,6 @@ const TABLES = 200;
 /** How often each shot is played. */
 const TIMES = 3;
 const CUE = 'house';
-/** Half of a 90 % interval, in standard deviations. */
-const Z = 1.645;
 /** One reading of a table is off by so much, metres. */
 const SLIP = 0.1;
 const PLAYER = executionErrorOf('team', 'pool');
@@ -80,8 +78,8 @@ function errorAgainst(real: Table, believed: Table): number {
   return distances.reduce((sum, value) => sum + value, 0) / distances.length;
 }
 
-const isInside = ({ values, deviations }: Fit, truth: readonly number[], i: number) =>
-  Math.abs((values[i] ?? 0) - (truth[i] ?? 0)) <= Z * (deviations[i] ?? 0);
+const isInside = ({ low, high }: Fit, truth: readonly number[], i: number) =>
+  (low[i] ?? 0) <= (truth[i] ?? 0) && (truth[i] ?? 0) <= (high[i] ?? 0);
 
 /** A reading of the first lag that is a decimetre off. */
 function withSlip(played: readonly PlayedShot[]): readonly PlayedShot[] {
@@ -108,9 +106,7 @@ export function calibration({ seed, size }: Asked): readonly Figure[] {
   const root = createRandom(seed);
   for (let n = 0; n < count; n++) {
     const random = root.fork(n);
-    const truth = unknowns.map((unknown) =>
-      withinBounds(unknown, unknown.before + unknown.spread * random.normal()),
-    );
+    const truth = unknowns.map((unknown) => valueOf(unknown, random.normal()));
     const real = tableWith(card, unknowns, truth, CUE);
     const played = playOn(real, card, random);
     const fit = fitTable(card, unknowns, played, PLAYER, { seed: n + 1 });
@@ -133,7 +129,8 @@ export function calibration({ seed, size }: Asked): readonly Figure[] {
         Math.max(
           ...unknowns.map(
             (_, i) =>
-              Math.abs((slipped.values[i] ?? 0) - (fit.values[i] ?? 0)) / (Z * (fit.deviations[i] ?? 1)),
+              (2 * Math.abs((slipped.values[i] ?? 0) - (fit.values[i] ?? 0))) /
+              ((fit.high[i] ?? 1) - (fit.low[i] ?? 0)),
           ),
         ),
       );

@@ -2,7 +2,7 @@ import type { ExecutionError } from '../player/levels.ts';
 import { createRandom } from '../random/random.ts';
 import type { Table } from '../table/table.ts';
 import { featuresOf, scalesOf } from './features.ts';
-import { guidedError, playAll, valueOf, type PlayedShot } from './madeUp.ts';
+import { guidedError, playAll, type PlayedShot } from './madeUp.ts';
 import {
   correlationsOf,
   deviationsOf,
@@ -11,19 +11,27 @@ import {
   type Box,
   type Likely,
 } from './regression.ts';
-import type { Unknown } from './unknowns.ts';
+import { valueOf, type Unknown } from './unknowns.ts';
 
 /** What was found of the unknowns. */
 export interface Fit {
-  /** One for each unknown, SI: the mean of what is likely, and its standard deviation. */
+  /** One for each unknown, SI: the middle of what is likely, and between which values it lies nine times in ten. */
   readonly values: readonly number[];
+  readonly low: readonly number[];
+  readonly high: readonly number[];
+  /** Standard deviation, SI, of a normal distribution with an interval as wide. */
   readonly deviations: readonly number[];
+  /** Mean, and the share of what was open before that is left open, in standard deviations of what was known before (`valueOf`). */
+  readonly at: readonly number[];
+  readonly open: readonly number[];
   /** How they go together, −1…1. */
   readonly correlations: readonly (readonly number[])[];
   /** What the others say without one of the shots that were played, in their order: values as above; none of a single shot. */
   readonly without: readonly (readonly number[])[];
 }
 
+/** Half of a 90 % interval, in standard deviations. */
+const Z_90 = 1.645;
 /** Made-up tables of a round; each round draws its tables nearer to what the one before found. */
 const TABLES = 900;
 const ROUNDS = 3;
@@ -58,7 +66,7 @@ export function fitTable(
   const own = shots.map(({ times }, k) => featuresOf(times, scales[k] ?? []));
   const error = guidedError(player);
   const random = createRandom(seed);
-  // In spreads from what was known before; each round draws from nearer about what is likely, wide enough to hold it.
+  // In standard deviations of what was known before; each round draws from nearer about what is likely, wide enough to hold it.
   let box: Box = { centres: unknowns.map(() => 0), widths: unknowns.map(() => 1) };
   let found: Likely = { means: box.centres, covariance: [] };
   let without: readonly Likely[] = [];
@@ -67,7 +75,8 @@ export function fitTable(
     const features: (readonly (readonly number[])[])[] = [];
     for (let n = 0; n < tables; n++) {
       const draw = unknowns.map((_, i) => (box.centres[i] ?? 0) + (box.widths[i] ?? 1) * random.normal());
-      const read = playAll(table, unknowns, draw, shots, error, random);
+      const values = unknowns.map((unknown, i) => valueOf(unknown, draw[i] ?? 0));
+      const read = playAll(table, unknowns, values, shots, error, random);
       draws.push(draw);
       features.push(read.map((times, k) => featuresOf(times, scales[k] ?? [])));
       if (n % TOLD === 0) onShare((round + n / tables) / ROUNDS);
@@ -83,12 +92,18 @@ export function fitTable(
     const deviations = deviationsOf(found);
     box = { centres: found.means, widths: deviations.map((each) => Math.min(1, WIDER * each)) };
   }
-  const valuesOf = ({ means }: Likely) => unknowns.map((unknown, i) => valueOf(unknown, means[i] ?? 0));
-  const deviations = deviationsOf(found);
+  const open = deviationsOf(found);
+  const valuesOf = ({ means }: Likely, beside = 0) =>
+    unknowns.map((unknown, i) => valueOf(unknown, (means[i] ?? 0) + beside * (open[i] ?? 1)));
+  const [low, high] = [valuesOf(found, -Z_90), valuesOf(found, Z_90)];
   return {
     values: valuesOf(found),
-    deviations: unknowns.map(({ spread }, i) => spread * (deviations[i] ?? 1)),
+    low,
+    high,
+    deviations: high.map((value, i) => (value - (low[i] ?? 0)) / (2 * Z_90)),
+    at: found.means,
+    open,
     correlations: correlationsOf(found),
-    without: without.map(valuesOf),
+    without: without.map((each) => valuesOf(each)),
   };
 }

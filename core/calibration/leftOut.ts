@@ -40,12 +40,11 @@ export function errorsLeftOut(
   const shots = played.filter(({ times }) => times.length > 0);
   if (shots.length < 2) return undefined;
   const error = guidedError(player);
-  const asCard = unknowns.map(() => 0);
+  const asCard = unknowns.map(({ before }) => before);
   const errors = shots.flatMap((shot, k) => {
-    const others = unknowns.map(
-      ({ before, spread }, i) => ((fit.without[k]?.[i] ?? before) - before) / spread,
+    const [before, after] = [asCard, fit.without[k] ?? asCard].map((values) =>
+      placesOff(table, unknowns, values, shot, error, seed),
     );
-    const [before, after] = [asCard, others].map((at) => placesOff(table, unknowns, at, shot, error, seed));
     return before === undefined || after === undefined ? [] : [{ before, after }];
   });
   if (errors.length === 0) return undefined;
@@ -69,14 +68,14 @@ interface Off {
 function placesOff(
   table: Table,
   unknowns: readonly Unknown[],
-  at: readonly number[],
+  values: readonly number[],
   shot: PlayedShot,
   error: ExecutionError,
   seed: number,
 ): Off | undefined {
   const often = { ...shot, times: Array.from({ length: PLAYED }, () => shot.guided.readings.map(() => 0)) };
   // The same strokes on both tables, so that chance takes no side.
-  const [foretold = []] = playAll(table, unknowns, at, [often], error, createRandom(seed));
+  const [foretold = []] = playAll(table, unknowns, values, [often], error, createRandom(seed));
   const places = shot.guided.readings.flatMap((reading, i): Off[] => {
     const own = shot.times.flatMap((each) => each[i] ?? []);
     const there = foretold.flatMap((each) => each[i] ?? []);

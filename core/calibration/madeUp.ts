@@ -6,7 +6,7 @@ import type { Table } from '../table/table.ts';
 import type { Told } from './features.ts';
 import type { GuidedShot } from './guidedShots.ts';
 import { readOff } from './reading.ts';
-import { tableWith, withinBounds, type Unknown } from './unknowns.ts';
+import { tableWith, type Unknown } from './unknowns.ts';
 
 /** A guided shot as it was played, once or several times. */
 export interface PlayedShot {
@@ -27,23 +27,18 @@ export function guidedError(error: ExecutionError): ExecutionError {
   return { ...error, speed: PACE_SPREAD };
 }
 
-/** A value in SI, inside what the simulator can play. @param at spreads from what was known before */
-export const valueOf = (unknown: Unknown, at: number): number =>
-  withinBounds(unknown, unknown.before + unknown.spread * at);
-
 /**
  * The shots as the player would play and read them on a table with some values of the unknowns.
- * @param at one for each unknown, in spreads from what was known before @param error of whoever plays
+ * @param values one for each unknown, SI @param error of whoever plays
  */
 export function playAll(
   table: Table,
   unknowns: readonly Unknown[],
-  at: readonly number[],
+  values: readonly number[],
   shots: readonly PlayedShot[],
   error: ExecutionError,
   random: Random,
 ): readonly (readonly Told[])[] {
-  const values = unknowns.map((unknown, i) => valueOf(unknown, at[i] ?? 0));
   const tables = new Map<string | undefined, Table>();
   return shots.map(({ guided, cue, times, errors }) => {
     const on = tables.get(cue) ?? tableWith(table, unknowns, values, cue);

@@ -18,10 +18,8 @@ const shots = guidedShots(card).map((guided) => ({
 /** Everything is known but some. */
 function knownBut(...open: readonly string[]) {
   return {
-    values: unknowns.map(({ before }) => before),
-    deviations: unknowns.map(({ name, spread }) => (open.includes(name) ? spread : spread / 50)),
-    correlations: [],
-    without: [],
+    at: unknowns.map(() => 0),
+    open: unknowns.map(({ name }) => (open.includes(name) ? 1 : 1 / 50)),
   };
 }
 

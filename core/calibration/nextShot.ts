@@ -5,7 +5,7 @@ import { featuresOf, scalesOf, type Told } from './features.ts';
 import type { Fit } from './fit.ts';
 import { guidedError, playAll, type PlayedShot } from './madeUp.ts';
 import { deviationsOf, likelyGiven } from './regression.ts';
-import type { Unknown } from './unknowns.ts';
+import { valueOf, type Unknown } from './unknowns.ts';
 
 /** What one more playing of a guided shot would tell. */
 export interface NextShot {
@@ -25,14 +25,14 @@ const NOTHING = 0.01;
  * sum of the logarithms of their deviations (D-optimal design without correlations; Chaloner and Verdinelli 1995). Each shot is
  * played on made-up tables that are likely now, and `likelyGiven` says what it would leave open.
  * @param shots all that are offered, with the errors of their readings; what was read does not matter
- * @param fit what is known now, SI @param player errors of whoever plays
+ * @param at what is known now, and `open` how far, both as the fit tells them @param player errors of whoever plays
  * @returns undefined where none would tell anything
  */
 export function mostTelling(
   table: Table,
   unknowns: readonly Unknown[],
   shots: readonly Omit<PlayedShot, 'times'>[],
-  fit: Fit,
+  { at, open }: Pick<Fit, 'at' | 'open'>,
   player: ExecutionError,
   { seed = 2, tables = TABLES } = {},
 ): NextShot | undefined {
@@ -40,14 +40,12 @@ export function mostTelling(
   const error = guidedError(player);
   // Every reading is asked for: none was left out of a shot that is still to come.
   const once = shots.map((shot) => ({ ...shot, times: [shot.guided.readings.map(() => 0)] }));
-  const centres = unknowns.map(({ before, spread }, i) => ((fit.values[i] ?? before) - before) / spread);
-  const widths = unknowns.map(({ spread }, i) => (fit.deviations[i] ?? spread) / spread);
   const draws = Array.from({ length: tables }, () => unknowns.map(() => random.normal()));
   const read = draws.map((draw) =>
     playAll(
       table,
       unknowns,
-      draw.map((value, i) => (centres[i] ?? 0) + (widths[i] ?? 1) * value),
+      unknowns.map((unknown, i) => valueOf(unknown, (at[i] ?? 0) + (open[i] ?? 1) * (draw[i] ?? 0))),
       once,
       error,
       random,

@@ -1,3 +1,4 @@
+import { normalCdf, normalQuantile } from '../math/normal.ts';
 import { CARD_VALUES } from '../table/cardValues.ts';
 import type { TablePreset } from '../table/preset.ts';
 import type { MotionParameters } from '../table/parameters.ts';
@@ -30,7 +31,7 @@ const END_MASS = { before: 0.006, spread: 0.003 };
 /** The cue of shots of which nobody said with which they were played. */
 export const NO_NAMED_CUE = 'cue';
 
-/** A number that is looked for: what is known before, as a normal distribution. */
+/** A number that is looked for: what is known before, as a normal distribution between the bounds of what a card may hold. */
 export interface Unknown {
   /** One of the table's, or a cue's end. */
   readonly name: TableUnknown | 'endMass';
@@ -76,8 +77,15 @@ export function tableWith(
   return { ...table, parameters };
 }
 
-/** The value inside what the simulator can play. */
-export function withinBounds({ name }: Unknown, value: number): number {
+/**
+ * The value at a place of the standard normal distribution: as likely to be exceeded by what is known before, which is a normal
+ * distribution without what lies beyond the card's bounds. So a number near its bound needs no cutting off, and an interval in
+ * spreads is one in values.
+ * @param at in standard deviations @returns SI, inside what the simulator can play
+ */
+export function valueOf({ name, before, spread }: Unknown, at: number): number {
   const { least, most } = CARD_VALUES[name];
+  const [below, above] = [normalCdf((least - before) / spread), normalCdf((most - before) / spread)];
+  const value = before + spread * normalQuantile(below + normalCdf(at) * (above - below));
   return Math.min(most, Math.max(least, value));
 }

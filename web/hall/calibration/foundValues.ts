@@ -4,8 +4,6 @@ import type { CalibrationDocument } from '../../../core/records/calibration.ts';
 import type { MeasuredValue, TableCard } from '../../../core/table/card.ts';
 import type { Calibrated } from '../../workers/calibrationProtocol.ts';
 
-/** Half of a 90 % interval, in standard deviations. */
-const Z_90 = 1.645;
 /** A number is told where less than this share of what was open is left open. */
 const TELLS = 0.75;
 /** Two numbers that go together by more than this cannot be told apart. */
@@ -26,18 +24,17 @@ export interface FoundValue {
 /** What was found, number by number. */
 export function foundValues({
   unknowns,
-  fit: { values, deviations },
+  fit: { values, low, high, deviations, open },
 }: Pick<Calibrated, 'unknowns' | 'fit'>): readonly FoundValue[] {
   return unknowns.map((unknown, i) => {
-    const [value, deviation] = [values[i] ?? unknown.before, deviations[i] ?? unknown.spread];
-    const half = Z_90 * deviation;
+    const value = values[i] ?? unknown.before;
     return {
       unknown,
       value,
-      deviation,
-      low: Math.max(0, value - half),
-      high: value + half,
-      isTold: deviation < TELLS * unknown.spread,
+      deviation: deviations[i] ?? unknown.spread,
+      low: low[i] ?? value,
+      high: high[i] ?? value,
+      isTold: (open[i] ?? 1) < TELLS,
     };
   });
 }
