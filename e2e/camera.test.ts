@@ -10,12 +10,16 @@ import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
 import { atStage } from '../core/drill/stage.ts';
 import type { Shot } from '../core/motion/shot.ts';
 import { simulate } from '../core/motion/simulate.ts';
+import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { drillSchema } from '../core/records/drill.ts';
+import { maybeScreenSchema, screenPictureSchema } from '../core/records/screen.ts';
 import { rackBalls } from '../core/rack/rack.ts';
 import { openRoundSchema } from '../core/records/openRound.ts';
 import { buildTable } from '../core/table/table.ts';
 import { startCamera as startStandIn, stopCamera, type CameraStandIn } from '../scripts/lib/cameraStandIn.ts';
+import { newLesson } from '../server/testing/newLesson.ts';
 import { startRound, storedAttempts } from './lib/actions.ts';
+import { idOf } from './lib/idOf.ts';
 import { signedIn } from './lib/signedIn.ts';
 
 const table = buildTable('pool-9ft');
@@ -123,12 +127,12 @@ async function pairWith({ url, code }: CameraStandIn, said = code): Promise<void
 
 const live = () => page.getByTestId('camera-live');
 
-async function storedLanding() {
+async function storedLanding(attempt = 0) {
   const round = new URL(page.url()).pathname.split('/').pop() ?? '';
   const { round: open } = openRoundSchema.validateSync(
     await (await page.request.get(`/api/rounds/${round}`)).json(),
   );
-  return { attempts: open.attempts.length, landing: open.attempts[0]?.log.shots[0]?.landing };
+  return { attempts: open.attempts.length, landing: open.attempts[attempt]?.log.shots[0]?.landing };
 }
 
 describe('a camera over the table', () => {
@@ -195,6 +199,56 @@ describe('a camera over the table', () => {
       .or(live().getByText(/^No camera answers/))
       .waitFor();
     expect((await storedLanding()).attempts).toBe(0);
+  });
+
+  it('in a lesson tells the second screen what lies wrong, and enters by itself where a coach wants that', async () => {
+    const { shot, cue } = await planned();
+    const lesson = randomUUID();
+    const tables = await clubTablesSchema.validate(await (await page.request.get('/api/tables')).json());
+    const document = newLesson({
+      playerIds: [await idOf(page, await newPlayer())],
+      tableId: tables.find(({ preset }) => preset === 'pool-9ft')?.id ?? '',
+    });
+    const made = await page.request.put(`/api/lessons/${lesson}`, { data: { document, basedOn: null } });
+    expect(made.ok(), await made.text()).toBe(true);
+    const opened = await page.request.put(`/api/lessons/${lesson}/screen`, {
+      data: { shown: { view: 'set up', set: 0 } },
+    });
+    const code = (await maybeScreenSchema.validate(await opened.json())).screen?.code ?? '';
+    const beside = async () =>
+      (
+        await screenPictureSchema.validate(await (await page.request.get(`/api/screens/${code}`)).json())
+      ).beside.map(({ ball }) => ball);
+    const camera = await startCamera('--noise', '2');
+    const [first, ...others] = shot.balls;
+    if (first === undefined) throw new Error('no balls');
+    await atTable(camera, { balls: [{ ...first, x: first.x + 0.05 }, ...others] });
+    await page.goto(`/lesson/${lesson}`);
+    await page.getByRole('link', { name: 'Play', exact: true }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByRole('button', { name: 'From a camera' }).click();
+    await pairWith(camera);
+    await page.getByTestId('camera-state').waitFor();
+    await page.keyboard.press('Escape');
+    await live().getByText('Not all balls lie in their places.').waitFor();
+    await expect.poll(beside).toEqual([first.id]);
+    await atTable(camera, { balls: shot.balls });
+    await live().getByText('Ready for the shot.').waitFor();
+    await expect.poll(beside).toEqual([]);
+
+    await live().getByLabel('Enter by itself what the camera is sure of').click();
+    await atTable(camera, shot);
+    await live().getByRole('button', { name: 'Wait' }).click();
+    await live().getByRole('button', { name: 'Potted, and the cue ball stopped here' }).click();
+    await storedAttempts(page, 1);
+    await atTable(camera, { balls: shot.balls });
+    await live().getByText('Ready for the shot.').waitFor();
+    await atTable(camera, shot);
+    await live().getByText('It is entered by itself in a moment.').waitFor();
+    await storedAttempts(page, 2);
+    const { landing } = await storedLanding(1);
+    expect(Math.hypot((landing?.x ?? 0) - cue.x, (landing?.y ?? 0) - cue.y)).toBeLessThan(0.01);
+    await page.evaluate(() => localStorage.removeItem('jolly-camera-by-itself'));
   });
 
   it('tells a break: how many are down, how well the cue ball was kept, how open the table lies', async () => {

@@ -74,6 +74,35 @@ describe('the second screen', () => {
     expect(violations.map(({ id }) => id)).toEqual([]);
   });
 
+  it('shows a position that is called, and the answer only once the coach reveals it', async () => {
+    await control().getByText('Call it', { exact: true }).click();
+    await control().getByRole('link', { name: 'Set a position to call' }).click();
+    await coach.getByTestId('on-screen').getByText('Shown on the second screen as well').waitFor();
+    await coach.getByRole('button', { name: 'Set a position' }).click();
+    const question = coach.locator('#call-question');
+    await question.waitFor();
+    await screen.getByRole('heading', { level: 1, name: (await question.textContent()) ?? '' }).waitFor();
+    await reads(screen.getByTestId('screen-words'), /Say it before you see it\.$/);
+    // The same position: the balls lie where they lie at the coach's.
+    const places = (page: Page) =>
+      page
+        .getByRole('img', { name: 'The position to be called' })
+        .locator('circle')
+        .evaluateAll((all) => all.map((each) => `${each.getAttribute('cx')} ${each.getAttribute('cy')}`));
+    await expect.poll(() => places(screen)).toEqual(await places(coach));
+    await coach.getByRole('button', { name: 'No', exact: true }).click();
+    await coach.getByRole('button', { name: 'Commit' }).click();
+    await coach.getByText('Committed.').waitFor();
+    await reads(screen.getByTestId('screen-words'), /Say it before you see it\.$/);
+    await coach.getByRole('button', { name: 'Reveal' }).click();
+    const truth = (await coach.getByTestId('call-truth').textContent()) ?? '';
+    await screen.getByText(truth).waitFor();
+    await reads(screen.getByTestId('screen-words'), /^Called: no\. /);
+    await coach.getByTestId('on-screen').getByRole('link', { name: 'Back to the lesson' }).click();
+    await control().getByText('Task', { exact: true }).click();
+    await screen.getByRole('heading', { level: 1, name: 'Harbour turn' }).waitFor();
+  });
+
   it('comes back by itself after the network was lost', async () => {
     await television.context.setOffline(true);
     await screen.reload().catch(() => undefined);
@@ -139,6 +168,11 @@ describe('the second screen', () => {
       const tenth = Math.max(Math.abs(edge - u), Math.abs(far - v));
       expect(Math.hypot((drawn[i]?.u ?? 0) - u, (drawn[i]?.v ?? 0) - v)).toBeLessThan(tenth);
     });
+    // Targets, where the drill has some, and the planned way are lines as well.
+    await control().getByText('Plan', { exact: true }).click();
+    await screen.locator('.projector-lines path').first().waitFor();
+    await control().getByText('Set up', { exact: true }).click();
+    await expect.poll(() => screen.locator('.projector-lines path').count()).toBe(0);
     // The corners are kept on this device.
     await screen.reload();
     await expect.poll(() => rings.count()).toBe(balls.length);

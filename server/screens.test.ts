@@ -1,9 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { setOrder } from '../core/drill/setOrder.ts';
+import { atStage } from '../core/drill/stage.ts';
 import { FIRST_RULES } from '../core/records/clubRules.ts';
+import { lessonWithRoundsSchema } from '../core/records/lesson.ts';
 import { maybeScreenSchema, screenPictureSchema, type Shown } from '../core/records/screen.ts';
+import { buildTable } from '../core/table/table.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
+import { eventsOf, nextOf } from './testing/events.ts';
 import { newLesson } from './testing/newLesson.ts';
+import { newRound } from './testing/newRound.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -28,6 +34,11 @@ async function makeLesson(): Promise<string> {
   return id;
 }
 
+async function lessonOf(id: string) {
+  const reply = await send(test.app, 'GET', `/api/lessons/${id}`, { cookie: club.coach });
+  return (await lessonWithRoundsSchema.validate(await reply.json())).lesson.document;
+}
+
 async function show(lesson: string, shown: Shown) {
   const reply = await send(test.app, 'PUT', `/api/lessons/${lesson}/screen`, {
     cookie: club.coach,
@@ -39,30 +50,16 @@ async function show(lesson: string, shown: Shown) {
   return screen;
 }
 
+const TABLE = buildTable('pool-9ft');
+
+/** Where the balls of the block that is played are to be set. */
+async function ballsOn(code: string) {
+  const { block } = await picture(code);
+  return block === null ? [] : setOrder(atStage(block.drill, block.stage), TABLE.preset);
+}
+
 const look = (code: string) => send(test.app, 'GET', `/api/screens/${code}`, {});
 const picture = async (code: string) => screenPictureSchema.validate(await (await look(code)).json());
-
-/** Reads events of a stream as they come; pings are left out. */
-async function* eventsOf(
-  response: Response,
-): AsyncGenerator<{ readonly event: string; readonly data: string }, void> {
-  const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
-  if (reader === undefined) throw new Error('no stream');
-  let text = '';
-  for (;;) {
-    const { value, done } = await reader.read();
-    if (done) return;
-    text += value;
-    for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
-      const lines = text.slice(0, end).split('\n');
-      text = text.slice(end + 2);
-      const field = (name: string) =>
-        lines.find((line) => line.startsWith(`${name}: `))?.slice(name.length + 2);
-      const event = field('event') ?? '';
-      if (event !== 'alive') yield { event, data: field('data') ?? '' };
-    }
-  }
-}
 
 describe('a second screen', () => {
   it('is opened by six letters, shows what the lesson shows, and nothing else of it', async () => {
@@ -85,11 +82,7 @@ describe('a second screen', () => {
     const lesson = await makeLesson();
     const { code } = await show(lesson, FIRST);
     const events = eventsOf(await send(test.app, 'GET', `/api/screens/${code}/live`, {}));
-    const next = async () => {
-      const told = await events.next();
-      if (told.done === true) throw new Error('the stream is over');
-      return told.value;
-    };
+    const next = () => nextOf(events);
     expect(screenPictureSchema.validateSync(JSON.parse((await next()).data)).shown.set).toBe(0);
     await show(lesson, { view: 'set up', set: 1 });
     expect(screenPictureSchema.validateSync(JSON.parse((await next()).data)).shown.set).toBe(1);
@@ -114,6 +107,82 @@ describe('a second screen', () => {
       body: { archived: true },
     });
     expect((await look(again.code)).status).toBe(404);
+  });
+
+  it('shows a position that is called: from where it is made up, and what was called only once it is revealed', async () => {
+    const lesson = await makeLesson();
+    const source = { kind: 'drill', slug: 'harbour-turn', stage: 1 } as const;
+    const call = { kind: 'in-off or not', preset: 'pool-9ft', source, revealed: null } as const;
+    const { code } = await show(lesson, { view: 'call', set: 0, call });
+    const asked = await picture(code);
+    expect(asked.shown.call).toEqual(call);
+    expect(asked.callDrill?.slug).toBe('harbour-turn');
+    const revealed = { answer: { kind: 'verdict', verdict: 'no' } } as const;
+    await show(lesson, { view: 'call', set: 0, call: { ...call, revealed } });
+    expect((await picture(code)).shown.call?.revealed).toEqual(revealed);
+    await show(lesson, {
+      view: 'call',
+      set: 0,
+      call: { ...call, source: { ...source, slug: 'no-such-drill' } },
+    });
+    expect((await picture(code)).callDrill).toBeNull();
+    await show(lesson, { view: 'task', set: 0, call });
+    expect((await picture(code)).callDrill).toBeNull();
+    const wrong = await send(test.app, 'PUT', `/api/lessons/${lesson}/screen`, {
+      cookie: club.coach,
+      body: { shown: { view: 'call', set: 0, call: { ...call, revealed: { answer: { kind: 'guess' } } } } },
+    });
+    expect(wrong.status).toBe(400);
+    expect(await wrong.text()).toContain('shown.call.revealed.answer');
+  });
+
+  it('tells which balls a camera sees beside their places, as long as the round is played', async () => {
+    const lesson = await makeLesson();
+    const { code } = await show(lesson, FIRST);
+    const block = (await lessonOf(lesson)).blocks[0]?.id ?? '';
+    const round = randomUUID();
+    const ask = (method: string, path: string, body: unknown) =>
+      send(test.app, method, `/api/rounds/${round}${path}`, { cookie: club.coach, body });
+    const opened = newRound({ playerId: club.playerId, tableId: club.poolTable }, { drill: 'harbour-turn' });
+    expect((await ask('PUT', '', { ...opened, lesson: { id: lesson, block } })).status).toBe(200);
+    const beside = [
+      { ball: '2', off: 0.04 },
+      { ball: 'cue', off: null },
+    ];
+    expect((await ask('PUT', '/beside', { beside })).status).toBe(200);
+    expect((await picture(code)).beside).toEqual(beside);
+    // It belongs to what is shown, whatever else is shown.
+    await show(lesson, { view: 'task', set: 0 });
+    expect((await picture(code)).beside).toEqual(beside);
+    expect((await ask('PUT', '/beside', { beside: [] })).status).toBe(200);
+    expect((await picture(code)).beside).toEqual([]);
+    const wrong = await ask('PUT', '/beside', { beside: [{ ball: '2', off: -1 }] });
+    expect(wrong.status).toBe(400);
+    expect(await wrong.text()).toContain('beside[0].off');
+    await ask('POST', '/end', { endedAt: '2026-11-24T12:30:00Z', early: true });
+    await ask('PUT', '/beside', { beside });
+    expect((await picture(code)).beside).toEqual([]);
+  });
+
+  it('shows a round in the mirror as it is played', async () => {
+    const lesson = await makeLesson();
+    const { code } = await show(lesson, FIRST);
+    const { blocks } = await lessonOf(lesson);
+    const written = await ballsOn(code);
+    const opened = newRound({ playerId: club.playerId, tableId: club.poolTable }, { drill: 'harbour-turn' });
+    const made = await send(test.app, 'PUT', `/api/rounds/${randomUUID()}`, {
+      cookie: club.coach,
+      body: { ...opened, mirrored: true, lesson: { id: lesson, block: blocks[0]?.id ?? '' } },
+    });
+    expect(made.status).toBe(200);
+    const mirrored = await ballsOn(code);
+    expect(mirrored.map(({ id }) => id)).toEqual(written.map(({ id }) => id));
+    mirrored.forEach(({ x, y }, i) => {
+      expect(x).toBeCloseTo(written[i]?.x ?? 0, 9);
+      expect(y).toBeCloseTo(TABLE.width - (written[i]?.y ?? 0), 9);
+      // Neither lies in the middle, where a mirror would change nothing.
+      expect(Math.abs(y - TABLE.width / 2)).toBeGreaterThan(0.01);
+    });
   });
 
   it('two devices that open one at once open the same', async () => {

@@ -30,6 +30,11 @@ const world = describeAccess(
       path: (w) => `/api/rounds/${w.round}/under-way`,
       body: () => ({ log: null, at: '2026-11-24T12:00:00Z' }),
     },
+    'PUT /api/rounds/:id/beside': {
+      expected: [401, 404, 404, 200],
+      path: (w) => `/api/rounds/${w.round}/beside`,
+      body: () => ({ beside: [{ ball: '2', off: null }] }),
+    },
     'PUT /api/rounds/:id/advice': {
       expected: [401, 404, 404, 200],
       path: (w) => `/api/rounds/${w.round}/advice`,

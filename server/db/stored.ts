@@ -17,7 +17,7 @@ import { programmeDocumentSchema } from '../../core/records/programme.ts';
 import { reportDocumentSchema } from '../../core/records/report.ts';
 import { storedResultSchema } from '../../core/records/result.ts';
 import { storedSumsSchema } from '../../core/records/roundSums.ts';
-import { shownSchema } from '../../core/records/screen.ts';
+import { besideSchema, shownSchema } from '../../core/records/screen.ts';
 import { tableCardSchema } from '../../core/records/tableCard.ts';
 import { parseJson } from './json.ts';
 
@@ -45,6 +45,7 @@ const KINDS = {
   advice: kind(adviceChoiceSchema),
   answer: kind(callAnswerSchema),
   bands: kind(fixedBandsSchema),
+  beside: kind(besideSchema),
   benchmark: kind(benchmarkSchema, [inPoints]),
   calibration: kind(calibrationDocumentSchema),
   card: kind(tableCardSchema),

@@ -4,6 +4,7 @@ import { atStage, tablesOf } from '../../core/drill/stage.ts';
 import { adviceChoiceSchema } from '../../core/records/advice.ts';
 import { underWaySchema } from '../../core/records/openRound.ts';
 import { endRoundSchema, newRoundSchema } from '../../core/records/round.ts';
+import { besideChangeSchema } from '../../core/records/screen.ts';
 import { visibleLesson } from '../access/visibleLesson.ts';
 import { visiblePlayer } from '../access/visiblePlayer.ts';
 import { requireMayRewrite, visibleRound } from '../access/visibleRound.ts';
@@ -19,6 +20,7 @@ import {
   storeUnderWay,
   type RoundHead,
 } from '../db/queries/rounds.ts';
+import { tellBeside } from '../db/queries/screens.ts';
 import type { Database } from '../db/pool.ts';
 import type { Dependencies } from '../dependencies.ts';
 import { readBody } from '../http/body.ts';
@@ -106,6 +108,17 @@ export function roundRoutes(deps: Dependencies) {
     const round = await visibleRound(deps, c.get('viewer'), c.req.param('id'));
     const { log, at } = await readBody(c, underWaySchema);
     await storeUnderWay(deps.pool, round.id, log, new Date(at));
+    return c.json({});
+  });
+
+  // For the second screen of the round's lesson; of a round outside of one nobody is told.
+  app.put('/:id/beside', async (c) => {
+    const viewer = c.get('viewer');
+    const round = await visibleRound(deps, viewer, c.req.param('id'));
+    if (!viewer.rules.screens || !viewer.rules.cameras)
+      throw new Refusal(403, 'the club has no cameras or no second screens');
+    const { beside } = await readBody(c, besideChangeSchema);
+    if (round.lesson !== null && round.endedAt === null) await tellBeside(deps.pool, round.lesson.id, beside);
     return c.json({});
   });
 

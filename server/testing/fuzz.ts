@@ -42,6 +42,7 @@ const BODIES: Readonly<Record<string, Make>> = {
   'POST /api/rounds/:id/attempts/:attempt/settle': () => ({ keep: 'other' }),
   'POST /api/rounds/:id/end': () => ({ endedAt: AT, early: true }),
   'PUT /api/rounds/:id/under-way': () => ({ log: LOG, at: AT }),
+  'PUT /api/rounds/:id/beside': () => ({ beside: [{ ball: '2', off: 0.04 }] }),
   'PUT /api/rounds/:id/advice': () => ({ proposal: 'once more', stage: 1, accepted: false, at: AT }),
   'PUT /api/rounds/:id/removed': () => ({ removed: true, reason: 'fuzz' }),
   'PUT /api/rounds/:id/player': ({ club }) => ({ playerId: club.otherId, reason: 'fuzz' }),

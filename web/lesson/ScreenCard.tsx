@@ -11,7 +11,13 @@ interface ScreenCardProps {
   readonly balls: number;
 }
 
-const VIEW_WORDS = { 'set up': 'Set up', task: 'Task', plan: 'Plan', landings: 'Landings' } as const;
+const VIEW_WORDS = {
+  'set up': 'Set up',
+  task: 'Task',
+  plan: 'Plan',
+  landings: 'Landings',
+  call: 'Call it',
+} as const;
 
 /** The second screen of the lesson: its code, and what it shows. */
 export function ScreenCard({ lessonId, balls }: ScreenCardProps) {
@@ -86,6 +92,11 @@ export function ScreenCard({ lessonId, balls }: ScreenCardProps) {
                 if (view !== undefined) showing.mutate({ ...shown, view });
               }}
             />
+            {shown.view === 'call' && (
+              <Button component={Link} to={`/lab/call?screen=${lessonId}`} size="xs">
+                Set a position to call
+              </Button>
+            )}
             {shown.view === 'set up' && balls > 0 && (
               <>
                 <Button

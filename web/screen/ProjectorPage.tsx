@@ -3,23 +3,14 @@ import { useDrag } from '@use-gesture/react';
 import { useState, type KeyboardEvent } from 'react';
 import { useParams } from 'react-router';
 import { array, boolean, number, object, tuple } from 'yup';
-import { setOrder } from '../../core/drill/setOrder.ts';
-import { atStage } from '../../core/drill/stage.ts';
-import { homographyOf, type Homography } from '../../core/math/homography.ts';
-import type { Point } from '../../core/math/point.ts';
-import type { ScreenPicture } from '../../core/records/screen.ts';
-import { tableOfCard } from '../../core/table/card.ts';
-import type { Table } from '../../core/table/table.ts';
 import { useKept } from '../controls/useKept.ts';
 import { useKeys } from '../controls/useKeys.ts';
-import { projectionOf } from '../table/projection.ts';
+import { Thrown, type Dot } from './Thrown.tsx';
 import { useScreen } from './useScreen.ts';
-
-type Pair = [number, number];
 
 /** How a projector hangs: where it has to throw the four corners, in shares of its picture, and for which cloth. */
 interface Hanging {
-  readonly corners: readonly Pair[];
+  readonly corners: readonly Dot[];
   /** On a bright cloth lines are dark in a lit picture. */
   readonly isBright: boolean;
 }
@@ -57,7 +48,7 @@ export function ProjectorPage() {
   const [isSetting, setSetting] = useState(kept === undefined);
   useKeys([{ key: 'c', label: 'Corners', run: () => setSetting(!isSetting) }], { paused: false });
   const size = { width: window.innerWidth, height: window.innerHeight };
-  const move = (i: number, to: Pair) =>
+  const move = (i: number, to: Dot) =>
     keep({ ...hanging, corners: hanging.corners.map((corner, k) => (k === i ? to : corner)) });
   const drag = useDrag(
     ({ args: [i], xy: [x, y] }) => {
@@ -82,7 +73,7 @@ export function ProjectorPage() {
     const [x, y] = hanging.corners[i] ?? [0, 0];
     move(i, [x + dx / size.width, y + dy / size.height]);
   };
-  const thrown = hanging.corners.map(([x, y]): Pair => [x * size.width, y * size.height]);
+  const thrown = hanging.corners.map(([x, y]): Dot => [x * size.width, y * size.height]);
   return (
     <main className={hanging.isBright ? 'projector bright' : 'projector'}>
       {picture !== undefined && <Thrown picture={picture} corners={thrown} isSetting={isSetting} />}
@@ -127,78 +118,3 @@ export function ProjectorPage() {
     </main>
   );
 }
-
-/** Lines only, thrown so that the drawn table's corners fall on those of the real one. */
-function Thrown({
-  picture,
-  corners,
-  isSetting,
-}: {
-  readonly picture: ScreenPicture;
-  readonly corners: readonly Pair[];
-  readonly isSetting: boolean;
-}) {
-  const { card, conditions, block, shown, landings } = picture;
-  const table = tableOfCard(card, conditions?.conditions ?? null);
-  const projection = projectionOf(table, 'landscape');
-  const map = mapOf(table, corners);
-  if (map === undefined) return null;
-  const drill = block === null ? undefined : atStage(block.drill, block.stage);
-  const order = drill === undefined ? [] : setOrder(drill, table.preset);
-  const ring = (at: Point, radius: number, key: string, className: string) => {
-    const [cx, cy] = projection.toDrawing(at);
-    return <circle key={key} cx={cx} cy={cy} r={1000 * radius} className={className} />;
-  };
-  const outline = [
-    { x: 0, y: 0 },
-    { x: 0, y: table.width },
-    { x: table.length, y: table.width },
-    { x: table.length, y: 0 },
-  ].map((at) => projection.toDrawing(at).join(','));
-  return (
-    <svg
-      className="projector-lines"
-      role="img"
-      aria-label="What is thrown on the table"
-      width={projection.width}
-      height={projection.height}
-      style={{ transform: cssOf(map) }}
-    >
-      {isSetting && <polygon points={outline.join(' ')} />}
-      {isSetting
-        ? null
-        : shown.view === 'set up'
-          ? order.map((ball, i) =>
-              i > shown.set
-                ? null
-                : ring(ball, ball.radius, ball.id, i === shown.set ? 'blinking projector-next' : ''),
-            )
-          : order.map((ball) => ring(ball, ball.radius, ball.id, ''))}
-      {!isSetting &&
-        shown.view === 'landings' &&
-        landings.map((at, i) => ring(at, table.preset.cueBallRadius / 2, `landing ${String(i)}`, ''))}
-    </svg>
-  );
-}
-
-/** The map from the drawing to the projector's picture; undefined for corners that are no table. */
-function mapOf(table: Table, corners: readonly Pair[]): Homography | undefined {
-  const projection = projectionOf(table, 'landscape');
-  const { length, width } = table;
-  const from = [
-    { x: 0, y: 0 },
-    { x: 0, y: width },
-    { x: length, y: width },
-    { x: length, y: 0 },
-  ].map((at) => projection.toDrawing(at));
-  try {
-    return homographyOf(from, corners);
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
-}
-
-/** A map of the plane as a browser takes it: columns of a matrix of space. */
-const cssOf = ([a, b, c, d, e, f, g, h, i]: Homography) =>
-  `matrix3d(${[a, d, 0, g, b, e, 0, h, 0, 0, 1, 0, c, f, 0, i].map((value) => value.toPrecision(12)).join(',')})`;

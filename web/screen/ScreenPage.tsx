@@ -1,9 +1,7 @@
-import { skipToken, useQuery } from '@tanstack/react-query';
 import { Button, Group, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { CUE_BALL } from '../../core/drill/layout.ts';
-import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { setOrder } from '../../core/drill/setOrder.ts';
 import { SCREEN_CODE, type ScreenPicture } from '../../core/records/screen.ts';
 import { tableOfCard } from '../../core/table/card.ts';
@@ -19,8 +17,10 @@ import { placeByTape } from '../words/places.ts';
 import { strokeWords } from '../words/strokeWords.ts';
 import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
-import { solvePlan } from '../workers/solver.ts';
+import { misplacedWords } from '../words/misplacedWords.ts';
+import { CallPicture } from './CallPicture.tsx';
 import { useScreen } from './useScreen.ts';
+import { useShownPlan } from './useShownPlan.ts';
 
 /** The second screen of a lesson: it is opened by a code and shows what the coach shows. */
 export function ScreenPage() {
@@ -44,6 +44,7 @@ function AskCode() {
         <Group align="end">
           <TextInput
             label="Six letters, from the lesson"
+            description="The coach finds them in the lesson under “Second screen”."
             size="lg"
             value={typed}
             autoFocus
@@ -88,7 +89,9 @@ function ScreenNotice({ words }: { readonly words: string }) {
 }
 
 function Picture({ picture }: { readonly picture: ScreenPicture }) {
-  const { block, tableName, card, conditions } = picture;
+  const { block, tableName, card, conditions, shown, callDrill } = picture;
+  if (shown.view === 'call' && shown.call !== null && shown.call !== undefined)
+    return <CallPicture call={shown.call} drill={callDrill} />;
   const table = tableOfCard(card, conditions?.conditions ?? null);
   if (block === null)
     return (
@@ -103,19 +106,10 @@ function Picture({ picture }: { readonly picture: ScreenPicture }) {
 /** The balls, the task, the plan or the landings of the block that is played. */
 function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<ScreenPicture['block']> }) {
   const { vocabulary, say } = useWords();
-  const { block, shown, turn, tableName, card, conditions, landings } = picture;
-  const on = { card, conditions: conditions?.conditions ?? null };
-  const table = tableOfCard(on.card, on.conditions);
+  const { block, shown, turn, tableName, card, conditions, landings, beside } = picture;
+  const table = tableOfCard(card, conditions?.conditions ?? null);
   const drill = atStage(block.drill, block.stage);
-  const planned = isPositionDrill(drill) ? drill : undefined;
-  const isPlan = shown.view === 'plan' && planned !== undefined;
-  const plan = useQuery({
-    queryKey: ['plan on a screen', on, planned],
-    queryFn: isPlan ? () => solvePlan(planned, on) : skipToken,
-    staleTime: Infinity,
-    networkMode: 'always',
-    retry: false,
-  });
+  const { drill: planned, plan, hasFailed } = useShownPlan(picture);
   const order = setOrder(drill, table.preset);
   const set = shown.view === 'set up' ? order.slice(0, shown.set) : order;
   const next = shown.view === 'set up' ? order[shown.set] : undefined;
@@ -152,7 +146,7 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
           )}
         </TableDrawing>
       ) : (
-        <DrillDrawing drill={drill} stage={block.stage} table={table} plan={plan.data}>
+        <DrillDrawing drill={drill} stage={block.stage} table={table} plan={plan}>
           {shown.view === 'landings' &&
             landings.map((at, i) => (
               <LandingMark key={i} at={at} ordinal={i + 1} strong={i === landings.length - 1} />
@@ -166,13 +160,18 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
             : `${next.id === CUE_BALL ? 'Cue ball' : `The ${next.id}`}: ${placeByTape(measurePlace(table.preset, next), vocabulary)}`
           : say(taskInWords(drill, vocabulary))}
       </Text>
+      {beside.map(({ ball, off }) => (
+        <Text key={ball} size="xl" className="screen-words" c="var(--jr-coral-text)" data-testid="beside">
+          {misplacedWords({ ball, off: off ?? undefined })}
+        </Text>
+      ))}
       {shown.view === 'plan' && (
         <Text size="xl" data-testid="screen-plan">
           {planned === undefined
             ? 'This drill has no planned stroke.'
-            : plan.data === undefined
-              ? planNotice(plan.isError)
-              : `${capital(strokeWords(planned.plan.tip, undefined, vocabulary))}, ${speedWords(plan.data.shot.strike.speed)}.`}
+            : plan === undefined
+              ? planNotice(hasFailed)
+              : `${capital(strokeWords(planned.plan.tip, undefined, vocabulary))}, ${speedWords(plan.shot.strike.speed)}.`}
         </Text>
       )}
     </>

@@ -2,6 +2,7 @@ import { LineKey } from '../table/LineKey.tsx';
 import { Group, Stack, Text, Title } from '@mantine/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useReducer, useState } from 'react';
+import { Link } from 'react-router';
 import { useAddress } from '../controls/useAddress.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -24,6 +25,7 @@ import { CallRecord } from '../charts/CallRecord.tsx';
 import { callReducer, type CallState } from './callState.ts';
 import { CallTable } from '../planner/CallTable.tsx';
 import { useCallKept } from './useCallKept.ts';
+import { useCallOnScreen } from './useCallOnScreen.ts';
 
 const LARGEST_SEED = 1_000_000;
 
@@ -37,10 +39,9 @@ function positionsOf(drills: readonly ListedDrill[], { preset }: Asking): readon
   return drills.flatMap(({ document }): PositionOfDrill[] =>
     document.table !== preset
       ? []
-      : document.stages.flatMap((_, i) => {
-          const drill = atStage(document, i + 1);
-          return isPositionDrill(drill) ? [{ drill, stage: i + 1 }] : [];
-        }),
+      : document.stages.flatMap((_, i) =>
+          isPositionDrill(atStage(document, i + 1)) ? [{ drill: document, stage: i + 1 }] : [],
+        ),
   );
 }
 
@@ -77,6 +78,8 @@ export function CallPage() {
 
   const keep = useCallKept(state, viewer, playerId);
   const revealed = state.step === 'revealed';
+  const lessonId = viewer.role === 'coach' && viewer.rules.screens ? params.get('screen') : null;
+  const notShown = useCallOnScreen(lessonId, state);
 
   /** Shows the answer and keeps the call. */
   function reveal() {
@@ -176,6 +179,12 @@ export function CallPage() {
           nothingFound={posing.isSuccess && posing.data === undefined}
           onSet={() => posing.mutate()}
         />
+        {lessonId !== null && (
+          <Text size="sm" role="status" data-testid="on-screen">
+            {notShown ?? 'Shown on the second screen as well; the answer when you reveal it.'}{' '}
+            <Link to={`/lesson/${lessonId}`}>Back to the lesson</Link>
+          </Text>
+        )}
         {playerId !== null && <CallRecord playerId={playerId} />}
       </div>
     </div>

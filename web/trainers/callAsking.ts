@@ -1,9 +1,8 @@
-import type { PositionDrill } from '../../core/drill/positionDrill.ts';
+import type { Drill } from '../../core/records/drill.ts';
 import { CALL_KINDS, DIFFICULTIES, type CallKind, type Difficulty } from '../../core/judgement/kinds.ts';
 import type { CallQuestion, CallSource } from '../../core/judgement/question.ts';
 import { PRESET_IDS, type PresetId } from '../../core/table/preset.ts';
-import { TABLE_PRESETS } from '../../core/table/presets.ts';
-import { searchPlanner } from '../workers/planner.ts';
+import { poseSource } from '../planner/poseSource.ts';
 
 /** What is asked for: all of it stands in the address. */
 export interface Asking {
@@ -21,9 +20,9 @@ export function askingFrom(params: URLSearchParams): Asking {
   };
 }
 
-/** A drill as it is played at a stage. */
+/** A drill and one of its stages. */
 export interface PositionOfDrill {
-  readonly drill: PositionDrill;
+  readonly drill: Drill;
   readonly stage: number;
 }
 
@@ -33,19 +32,17 @@ export async function pose(
   seed: number,
   drills: readonly PositionOfDrill[],
 ): Promise<{ readonly question: CallQuestion; readonly source: CallSource } | undefined> {
-  const { parameters } = TABLE_PRESETS[preset];
-  const table = { preset: TABLE_PRESETS[preset], parameters };
   if (difficulty !== 'library') {
-    const question = await searchPlanner().pose(table, kind, difficulty, seed);
-    return question && { question, source: { kind: 'seed', seed, difficulty } };
+    const source: CallSource = { kind: 'seed', seed, difficulty };
+    const question = await poseSource(kind, preset, source, undefined);
+    return question && { question, source };
   }
   for (let k = 0; k < drills.length; k++) {
     const chosen = drills[(seed + k) % drills.length];
     if (chosen === undefined) continue;
-    const question = await searchPlanner().poseDrill(chosen.drill, table, kind);
-    if (question !== undefined) {
-      return { question, source: { kind: 'drill', slug: chosen.drill.slug, stage: chosen.stage } };
-    }
+    const source: CallSource = { kind: 'drill', slug: chosen.drill.slug, stage: chosen.stage };
+    const question = await poseSource(kind, preset, source, chosen.drill);
+    if (question !== undefined) return { question, source };
   }
   return undefined;
 }

@@ -1,5 +1,5 @@
 import type { ResultSetHeader, RowDataPacket } from 'mysql2/promise';
-import type { LessonScreen, Shown } from '../../../core/records/screen.ts';
+import type { Beside, LessonScreen, Shown } from '../../../core/records/screen.ts';
 import type { Database } from '../pool.ts';
 import { fromStored, toStored } from '../stored.ts';
 
@@ -8,6 +8,7 @@ interface ScreenRow extends RowDataPacket {
   club_id: string;
   code: string;
   shown: unknown;
+  beside: unknown;
   expires_at: Date;
 }
 
@@ -30,18 +31,28 @@ export async function findScreen(
   return rows[0] && screenOf(rows[0]);
 }
 
-/** Whose screen a code opens, and what is shown on it; undefined for a code that is not open. */
+/** Whose screen a code opens, what is shown on it and which balls lie beside their places; undefined for a code that is not open. */
 export async function screenOfCode(
   db: Database,
   code: string,
   now: Date,
-): Promise<{ readonly lessonId: string; readonly clubId: string; readonly shown: Shown } | undefined> {
+): Promise<
+  | { readonly lessonId: string; readonly clubId: string; readonly shown: Shown; readonly beside: Beside }
+  | undefined
+> {
   const [rows] = await db.execute<ScreenRow[]>(
-    'SELECT lesson_id, club_id, code, shown, expires_at FROM lesson_screens WHERE code = ? AND expires_at > ?',
+    'SELECT lesson_id, club_id, code, shown, beside, expires_at FROM lesson_screens WHERE code = ? AND expires_at > ?',
     [code, now],
   );
   const row = rows[0];
-  return row && { lessonId: row.lesson_id, clubId: row.club_id, shown: screenOf(row).shown };
+  return (
+    row && {
+      lessonId: row.lesson_id,
+      clubId: row.club_id,
+      shown: screenOf(row).shown,
+      beside: row.beside === null ? [] : fromStored('beside', row.beside),
+    }
+  );
 }
 
 /**
@@ -83,6 +94,14 @@ export async function changeScreen(
     [toStored('shown', shown), lessonId, now],
   );
   return result.affectedRows > 0;
+}
+
+/** Says on a lesson's screen, where one is open, which balls lie beside their places. */
+export async function tellBeside(db: Database, lessonId: string, beside: Beside): Promise<void> {
+  await db.execute('UPDATE lesson_screens SET beside = ? WHERE lesson_id = ?', [
+    beside.length === 0 ? null : toStored('beside', beside),
+    lessonId,
+  ]);
 }
 
 export async function closeScreen(db: Database, lessonId: string): Promise<void> {

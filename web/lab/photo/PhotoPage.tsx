@@ -1,4 +1,4 @@
-import { Button, Group, Stack, Text } from '@mantine/core';
+import { Button, Group, SegmentedControl, Stack, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { drillFromOrder } from '../../../core/drill/orderDrill.ts';
@@ -7,7 +7,7 @@ import type { ClubTable } from '../../../core/records/clubTable.ts';
 import { tableOfCard } from '../../../core/table/card.ts';
 import { useViewer } from '../../api/viewer.ts';
 import { useDraftDrill } from '../../controls/useDraftDrill.ts';
-import { PhotoReader } from '../../planner/photo/PhotoReader.tsx';
+import { PLACE_SOURCES } from '../../planner/places/placeSources.ts';
 import { CUE, shotToLink, shotWith } from '../../table/labShot.ts';
 import { LyingBalls } from '../../table/LyingBalls.tsx';
 import { TableDrawing } from '../../table/TableDrawing.tsx';
@@ -17,7 +17,7 @@ import { LabHead } from '../LabHead.tsx';
 import { firstPosition } from '../labStart.ts';
 import { WithTables } from '../WithTables.tsx';
 
-/** A picture of a table becomes a position: for the lab, the order of a clearance, or a drill. */
+/** A picture of a table, or what a camera over it sees, becomes a position: for the lab, the order of a clearance, or a drill. */
 export function PhotoPage() {
   return <WithTables>{(tables) => <PhotoBench tables={tables} />}</WithTables>;
 }
@@ -27,6 +27,9 @@ function PhotoBench({ tables }: { readonly tables: readonly ClubTable[] }) {
   const [chosen, setChosen] = useState(() => firstPosition(params, tables).chosen);
   const [balls, setBalls] = useState<readonly BallOnTable[]>([]);
   const viewer = useViewer();
+  const sources = PLACE_SOURCES.filter(({ rule }) => viewer.rules[rule]);
+  const [key, setKey] = useState<string>();
+  const source = sources.find((each) => each.key === key) ?? sources[0];
   const { vocabulary } = useWords();
   const openDraft = useDraftDrill();
   const table = useMemo(
@@ -57,15 +60,26 @@ function PhotoBench({ tables }: { readonly tables: readonly ClubTable[] }) {
     <Stack gap="sm">
       <LabHead tables={tables} table={table} chosen={chosen} onChoose={setChosen} />
       <div className="photo-page">
-        {viewer.rules.pictures ? (
-          <PhotoReader key={table.preset.id} table={table} onBalls={setBalls} />
-        ) : (
+        {source === undefined ? (
           <Text>
-            The club wants no pictures of its tables. A coach can change that under Players, Coaches and club.
+            The club wants neither pictures nor cameras at its tables. A coach can change that under Players,
+            Coaches and club.
           </Text>
+        ) : (
+          <Stack gap="xs">
+            {sources.length > 1 && (
+              <SegmentedControl
+                aria-label="Where the balls are read from"
+                data={sources.map(({ key: value, label }) => ({ value, label }))}
+                value={source.key}
+                onChange={setKey}
+              />
+            )}
+            <source.Reader key={`${source.key} ${table.preset.id}`} table={table} onBalls={setBalls} />
+          </Stack>
         )}
         <Stack gap="xs">
-          <TableDrawing table={table} label="The balls as the picture has them">
+          <TableDrawing table={table} label="The balls as they were read">
             <LyingBalls balls={balls} positions={undefined} selected="" />
           </TableDrawing>
           <Text size="sm" c="dimmed">

@@ -1,4 +1,5 @@
 import type { ComponentType } from 'react';
+import type { Misplaced } from '../../../core/camera/misplaced.ts';
 import type { BallOnTable } from '../../../core/motion/shot.ts';
 import type { Table } from '../../../core/table/table.ts';
 
@@ -15,12 +16,14 @@ export interface LivePlacesProps {
   readonly take: string;
   /** Why these balls are not enough; undefined where they are. */
   readonly missing: (balls: readonly BallOnTable[]) => string | undefined;
-  /** Called by one tap, never by itself. */
+  /** Called by one tap; by itself only where a coach switched that on for this device and nothing is asked about. */
   readonly onTake: (balls: readonly BallOnTable[]) => void;
   /** Told what is offered, to be drawn; no balls while nothing is. */
   readonly onSeen?: ((balls: readonly BallOnTable[]) => void) | undefined;
   /** Where the balls are to lie before the next shot, as far as that is known. */
   readonly laid?: readonly BallOnTable[] | undefined;
+  /** Told which balls do not lie in their places before the shot, as often as that changes. */
+  readonly onBeside?: ((beside: readonly Misplaced[]) => void) | undefined;
   /** Another one whenever something was entered: what was offered before is over. */
   readonly turn: number;
 }

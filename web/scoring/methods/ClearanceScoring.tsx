@@ -31,6 +31,7 @@ import { nominationActions } from '../pads/nomination.ts';
 import { quickActions } from '../pads/quickActions.ts';
 import { useMovedBalls } from './useMovedBalls.ts';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
+import { useTellBeside } from '../useTellBeside.ts';
 import { nearestBall } from '../nearestBall.ts';
 import { progressOf } from '../../../core/scoring/course.ts';
 import { onCloth } from '../scoring.ts';
@@ -60,6 +61,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
   const [settingUp, setSettingUp] = useState<'balls' | 'places'>();
   /** Balls that a device sees, before they are taken. */
   const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
+  const tellBeside = useTellBeside(open.round);
   const over = scoring.ended !== null;
   const { balls: count } = progressOf(course, scoring.attempts);
   const { underWay } = scoring;
@@ -253,6 +255,7 @@ export function ClearanceScoring(props: ClearanceScoringProps) {
           missing={(balls) => notAShot(lying, balls)}
           onTake={(balls) => play(shotFromPlaces(lying, balls))}
           onSeen={setSeen}
+          onBeside={tellBeside}
           {...(fresh ? { laid: began } : {})}
           turn={1000 * scoring.attempts.length + shots.length}
         />

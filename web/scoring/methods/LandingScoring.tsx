@@ -23,6 +23,7 @@ import { LastShot } from '../LastShot.tsx';
 import type { PadAction } from '../../controls/padAction.ts';
 import { PadButton } from '../pads/PadButton.tsx';
 import { ScoringLayout, type ScoringProps } from '../ScoringLayout.tsx';
+import { useTellBeside } from '../useTellBeside.ts';
 import { onCloth } from '../scoring.ts';
 import { useCauseHint } from '../useCauseHint.ts';
 import { shortLength } from '../../words/lengths.ts';
@@ -49,6 +50,7 @@ export function LandingScoring(props: LandingScoringProps) {
   const over = scoring.ended !== null;
   /** Balls that a device sees, before they are entered. */
   const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
+  const tellBeside = useTellBeside(open.round);
   const seenCue = seen.find(({ id }) => id === CUE);
   const laid = useMemo(
     () => ballsOfSetUp(setUp(drill, table.preset, open.round.seed)),
@@ -179,6 +181,7 @@ export function LandingScoring(props: LandingScoringProps) {
             if (cue !== undefined) landed(cue);
           }}
           onSeen={setSeen}
+          onBeside={tellBeside}
           laid={laid}
           turn={scoring.attempts.length}
         />

@@ -13,6 +13,7 @@ import { useKickPad } from '../pads/useKickPad.tsx';
 import { useLivesPad } from '../pads/useLivesPad.tsx';
 import { useMadePad } from '../pads/useMadePad.tsx';
 import type { Pad } from '../pads/pad.ts';
+import { useTellBeside } from '../useTellBeside.ts';
 
 interface ResultScoringProps extends ScoringProps {
   readonly table: Table;
@@ -64,6 +65,7 @@ function PadScoring(props: PadScoringProps) {
   const { drill } = course.counting;
   /** Balls that a device sees, before they are taken. */
   const [seen, setSeen] = useState<readonly BallOnTable[]>([]);
+  const tellBeside = useTellBeside(open.round);
   const portrait = useMediaQuery('(orientation: portrait)', false, { getInitialValueInEffect: false });
   return (
     <ScoringLayout
@@ -97,7 +99,13 @@ function PadScoring(props: PadScoringProps) {
     >
       {pad.buttons}
       {pad.bringIn !== undefined && actions.scoring.ended === null && (
-        <BringIn {...pad.bringIn} table={table} onSeen={setSeen} turn={actions.scoring.attempts.length} />
+        <BringIn
+          {...pad.bringIn}
+          table={table}
+          onSeen={setSeen}
+          onBeside={tellBeside}
+          turn={actions.scoring.attempts.length}
+        />
       )}
     </ScoringLayout>
   );

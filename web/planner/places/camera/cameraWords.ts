@@ -1,6 +1,5 @@
-import type { Misplaced } from '../../../../core/camera/misplaced.ts';
 import type { CameraReading, Doubt } from '../../../../core/camera/watch.ts';
-import { shortLength } from '../../../words/lengths.ts';
+import { ballInWords as ball } from '../../../words/misplacedWords.ts';
 
 /** What the camera is doing. */
 export function readingWords(state: CameraReading['state']): string {
@@ -22,14 +21,6 @@ export function readingWords(state: CameraReading['state']): string {
 export function stateWords(state: CameraReading['state'], isAfterShot: boolean, isBeside: boolean): string {
   if (state !== 'still' || isAfterShot) return readingWords(state);
   return isBeside ? 'Not all balls lie in their places.' : 'Ready for the shot.';
-}
-
-const ball = (name: string) => (name === 'cue' ? 'the cue ball' : `the ${name}`);
-
-/** A ball that is set wrong, for whoever sets it. */
-export function misplacedWords({ ball: name, off }: Misplaced): string {
-  const named = ball(name).replace(/^t/, 'T');
-  return off === undefined ? `${named} is not seen.` : `${named} lies ${shortLength(off)} beside its place.`;
 }
 
 /** A question to the coach about what the camera is not sure of. */
