@@ -17,7 +17,7 @@ import { placeByTape } from '../words/places.ts';
 import { strokeWords } from '../words/strokeWords.ts';
 import { capital } from '../words/vocabulary.ts';
 import { useWords } from '../words/useWords.ts';
-import { misplacedWords } from '../words/misplacedWords.ts';
+import { besideWords } from '../words/misplacedWords.ts';
 import { CallPicture } from './CallPicture.tsx';
 import { useScreen } from './useScreen.ts';
 import { useShownPlan } from './useShownPlan.ts';
@@ -113,6 +113,8 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
   const order = setOrder(drill, table.preset);
   const set = shown.view === 'set up' ? order.slice(0, shown.set) : order;
   const next = shown.view === 'set up' ? order[shown.set] : undefined;
+  // What is not to lie there yet does not lie wrong.
+  const wrong = beside.filter(({ ball }) => set.some(({ id }) => id === ball));
   return (
     <>
       <Group justify="space-between" align="end">
@@ -137,7 +139,11 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
           label={`The balls that are set: ${String(set.length)} of ${String(order.length)}`}
         >
           {set.map((ball) => (
-            <BallMark key={ball.id} {...markOf(ball)} />
+            <BallMark
+              key={ball.id}
+              {...markOf(ball)}
+              selected={wrong.some((each) => each.ball === ball.id)}
+            />
           ))}
           {next !== undefined && (
             <g className="blinking" data-testid="next-ball">
@@ -160,11 +166,11 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
             : `${next.id === CUE_BALL ? 'Cue ball' : `The ${next.id}`}: ${placeByTape(measurePlace(table.preset, next), vocabulary)}`
           : say(taskInWords(drill, vocabulary))}
       </Text>
-      {beside.map(({ ball, off }) => (
-        <Text key={ball} size="xl" className="screen-words" c="var(--jr-coral-text)" data-testid="beside">
-          {misplacedWords({ ball, off: off ?? undefined })}
+      {wrong.length > 0 && (
+        <Text size="xl" className="screen-words" c="var(--jr-coral-text)" data-testid="beside">
+          {besideWords(wrong.map(({ ball, off }) => ({ ball, off: off ?? undefined }))).join(' ')}
         </Text>
-      ))}
+      )}
       {shown.view === 'plan' && (
         <Text size="xl" data-testid="screen-plan">
           {planned === undefined

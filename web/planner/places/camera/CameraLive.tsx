@@ -5,7 +5,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { tapeLength } from '../../../words/lengths.ts';
 import { useKept } from '../../../controls/useKept.ts';
 import type { LivePlacesProps } from '../placeSource.ts';
-import { misplacedWords } from '../../../words/misplacedWords.ts';
+import { besideWords } from '../../../words/misplacedWords.ts';
 import { doubtWords, stateWords } from './cameraWords.ts';
 import { placed } from './placed.ts';
 import { PAIRING_KEY, readPairing } from './pairing.ts';
@@ -69,9 +69,9 @@ export function CameraLive({ table, take, missing, onTake, onSeen, onBeside, lai
         {state?.trouble ?? stateWords(reading?.state ?? 'waiting', isOffered, beside.length > 0)}
         {isOffered && ` Right to ±${tapeLength(2 * error)}.`}
       </Text>
-      {beside.map((each) => (
-        <Text key={each.ball} size="sm">
-          {misplacedWords(each)}
+      {besideWords(beside).map((words) => (
+        <Text key={words} size="sm">
+          {words}
         </Text>
       ))}
       {doubts.map((doubt, i) => (
