@@ -1,12 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { object, string } from 'yup';
+import { isPositionDrill } from '../core/drill/positionDrill.ts';
+import { atStage } from '../core/drill/stage.ts';
+import { pathLength, type Point } from '../core/math/point.ts';
+import { wayAfterHit } from '../core/motion/path.ts';
+import { simulate } from '../core/motion/simulate.ts';
 import { tableWatchSchema, type CalibrationDocument } from '../core/records/calibration.ts';
 import { clubTablesSchema } from '../core/records/clubTable.ts';
 import { cuesSchema } from '../core/records/cue.ts';
 import { standardCard, type TableCard } from '../core/table/card.ts';
+import { buildTable } from '../core/table/table.ts';
+import { findDrill, LIBRARY } from './db/queries/drills.ts';
+import { planFor } from './drills/plans.ts';
 import { PLAIN_CALIBRATION } from './testing/calibrations.ts';
 import { createTestApp, createTestClub, send, type TestApp, type TestClub } from './testing/club.ts';
 import { PLAIN_CUE } from './testing/cues.ts';
+import { playRound } from './testing/rounds.ts';
 
 let test: TestApp;
 let club: TestClub;
@@ -39,6 +49,25 @@ const state = async () =>
       await (await send(test.app, 'GET', '/api/tables', { cookie: club.player })).json(),
     )
   ).find(({ id }) => id === club.poolTable)?.state;
+
+const idSchema = object({ id: string().required() }).required();
+
+async function newPlayers(count: number): Promise<readonly string[]> {
+  const ids: string[] = [];
+  for (let i = 0; i < count; i++) {
+    const made = await send(test.app, 'POST', '/api/players', {
+      cookie: club.coach,
+      body: { name: `Lander ${String(i)}`, hand: 'left', email: null, password: null },
+    });
+    ids.push((await idSchema.validate(await made.json())).id);
+  }
+  return ids;
+}
+
+const alongFrom = (from: Point, direction: Point, by: number): Point => ({
+  x: from.x + by * direction.x,
+  y: from.y + by * direction.y,
+});
 
 describe('a calibration', () => {
   it('is kept with the card and the cue that follow from it, once however often it is sent', async () => {
@@ -83,6 +112,51 @@ describe('a calibration', () => {
   });
 });
 
-it('nobody can be compared where nobody has landed elsewhere', async () => {
-  expect((await watch()).landings).toBeNull();
+describe('landings', () => {
+  it('say nothing of a table where nobody has landed elsewhere', async () => {
+    expect((await watch()).landings).toBeNull();
+  });
+
+  it('tell by how much of their way all run longer at one table than elsewhere, whatever they play', async () => {
+    const { id: other } = await idSchema.validate(
+      await (
+        await send(test.app, 'POST', '/api/tables', {
+          cookie: club.coach,
+          body: { name: 'by the bar', preset: 'pool-9ft' },
+        })
+      ).json(),
+    );
+    // Short ways on the one table, long ones on the other: in metres nothing could be compared.
+    const stroke = async (drill: string) => {
+      const entry = await findDrill(test.pool, LIBRARY, drill, 1);
+      if (entry === undefined) throw new Error('no drill');
+      const { landing, arrival, shot } = planFor(entry, 1, buildTable('pool-9ft'));
+      const way = pathLength(wayAfterHit(simulate(shot, { paths: true }), shot.strike.ball));
+      const written = atStage(entry.document, 1);
+      if (!isPositionDrill(written)) throw new Error('no stroke');
+      return {
+        drill,
+        pot: written.task.pot,
+        longer: (share: number) => alongFrom(landing, arrival, share * way),
+      };
+    };
+    const [short, long] = [await stroke('dead-slow'), await stroke('harbour-turn')];
+    for (const [p, playerId] of (await newPlayers(3)).entries()) {
+      const habit = 0.01 * (p - 1);
+      for (const { poolTable, played, share } of [
+        { poolTable: club.poolTable, played: short, share: 0.06 },
+        { poolTable: other, played: long, share: 0 },
+      ]) {
+        const shots = Array.from({ length: 10 }, (_, k) => ({
+          potted: [played.pot],
+          landing: played.longer(habit + share + 0.01 * ((k % 3) - 1)),
+        }));
+        const at = '2026-11-24T12:30:00Z';
+        await playRound(test, { ...club, playerId, poolTable }, { drill: played.drill, at, shots });
+      }
+    }
+    const { landings } = await watch();
+    expect(landings).toMatchObject({ players: 3, alike: 3, landings: 30, isTold: true });
+    expect(landings?.along).toBeCloseTo(0.06, 2);
+  });
 });

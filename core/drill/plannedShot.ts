@@ -1,7 +1,8 @@
 import { leftOnTable } from '../planning/aftermath.ts';
 import { isOnTable, outcomeOfShot } from '../shot/outcome.ts';
 import type { PocketName } from '../table/pockets.ts';
-import { distance, type Point } from '../math/point.ts';
+import { distance, pathLength, type Point } from '../math/point.ts';
+import { wayAfterHit } from '../motion/path.ts';
 import { simulate } from '../motion/simulate.ts';
 import type { BallPath, Shot, ShotResult } from '../motion/shot.ts';
 import { positionWindow } from '../planning/window.ts';
@@ -83,24 +84,37 @@ function paceStopsOf(
   });
 }
 
+function aimPlanned(drill: PositionDrill, table: Table) {
+  const { task, plan } = drill;
+  const stroke = strokeOf(plan, paceOn(drill, table));
+  const aim = aimToPot(table, layOut(drill, table.preset), stroke, task.pot, task.pocket);
+  if (aim.kind === 'no-way') {
+    throw new UnplayableDrillError(
+      `${drill.slug}: the planned stroke does not pot the ${task.pot} (${aim.reason})`,
+    );
+  }
+  return aim;
+}
+
+/**
+ * How far the cue ball goes after the hit, as planned, metres. It is found much sooner than all of the plan.
+ * @throws as planShot
+ */
+export function plannedWay(drill: PositionDrill, table: Table): number {
+  const { shot, result } = aimPlanned(drill, table);
+  return pathLength(wayAfterHit(result, shot.strike.ball));
+}
+
 /**
  * Solves a drill's planned stroke on a table, at the pace that this cloth asks for, and computes the window of its next ball.
  * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball, RangeError or
  *   InvalidShotError when the layout does not fit the table
  */
 export function planShot(drill: PositionDrill, table: Table): PlannedShot {
-  const balls = layOut(drill, table.preset);
-  const { task, plan } = drill;
-  const speed = paceOn(drill, table);
-  const aim = aimToPot(table, balls, strokeOf(plan, speed), task.pot, task.pocket);
-  if (aim.kind === 'no-way') {
-    throw new UnplayableDrillError(
-      `${drill.slug}: the planned stroke does not pot the ${task.pot} (${aim.reason})`,
-    );
-  }
-  const { shot, result } = aim;
+  const { task } = drill;
+  const { shot, result } = aimPlanned(drill, table);
   const cue = result.rest.find((ball) => ball.id === CUE_BALL);
-  const left = leftOnTable(balls, result.rest);
+  const left = leftOnTable(shot.balls, result.rest);
   const nextBall = left.find(({ id }) => id === task.next.ball);
   if (cue === undefined || !isOnTable(cue) || nextBall === undefined) {
     throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);

@@ -1,5 +1,5 @@
 import type { Point } from '../math/point.ts';
-import type { BallPath } from './shot.ts';
+import type { BallPath, ShotResult } from './shot.ts';
 
 /** Where a ball of a simulated path is at time t (seconds); before its first piece it is where that starts. */
 export function positionAt(path: BallPath, t: number): Point {
@@ -34,4 +34,19 @@ export function samplePath(path: BallPath, end: number, perCurve = 16): readonly
       points.push(positionAt({ id: path.id, pieces: [piece] }, moves ? until : piece.t));
   });
   return points.filter((p, i) => i === 0 || p.x !== points[i - 1]!.x || p.y !== points[i - 1]!.y);
+}
+
+/**
+ * A ball's way from the first hit of two balls to its rest, as points for drawing; of a shot that hits nothing all of it.
+ * @param result with its paths @param ball whose way; without one there are no points
+ */
+export function wayAfterHit(
+  { paths, events, duration }: Pick<ShotResult, 'paths' | 'events' | 'duration'>,
+  ball: string,
+): readonly Point[] {
+  const hit = events.find(({ kind }) => kind === 'ball-ball')?.t ?? 0;
+  const path = paths?.find(({ id }) => id === ball);
+  if (path === undefined) return [];
+  const later = path.pieces.filter(({ t }) => t >= hit - 1e-9);
+  return samplePath({ id: path.id, pieces: later }, duration);
 }

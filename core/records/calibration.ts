@@ -62,6 +62,7 @@ export const tableWatchSchema = object({
   /** Since this day's rounds are compared. */
   since: instant(),
   landings: object({
+    /** A share of the planned way, + long. */
     along: finite(),
     deviation: finite(),
     players: count(1, 1e6),

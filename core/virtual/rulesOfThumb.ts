@@ -1,5 +1,5 @@
 import { isOnTable } from '../shot/outcome.ts';
-import { distance, type Point } from '../math/point.ts';
+import { distance, pathLength, type Point } from '../math/point.ts';
 import { pathAfterHit } from '../judgement/pose/path.ts';
 import type { Shot } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -102,9 +102,6 @@ function strokeOf(
   return createAimer(table, cue, object).shot([cue, object], stroke, acceptance.middle, 1e-5);
 }
 
-const lengthOf = (path: readonly Point[]) =>
-  path.slice(1).reduce((sum, point, i) => sum + distance(point, path[i] ?? point), 0);
-
 /** The stroke that carries the cue ball so far after the hit, by halving the pace. */
 function strokeFor(
   table: Table,
@@ -116,7 +113,7 @@ function strokeFor(
   let [slow, fast] = [SLOWEST, FASTEST];
   const farAt = (speed: number) => {
     const shot = strokeOf(table, cutDeg, way, side, speed);
-    return shot === undefined ? undefined : lengthOf(pathAfterHit(shot));
+    return shot === undefined ? undefined : pathLength(pathAfterHit(shot));
   };
   if ((farAt(fast) ?? 0) < travel || (farAt(slow) ?? Infinity) > travel) return undefined;
   for (let k = 0; k < HALVINGS; k++) {
@@ -126,7 +123,7 @@ function strokeFor(
   }
   const found = strokeOf(table, cutDeg, way, side, (slow + fast) / 2);
   // Where the way jumps with the pace, as at a jaw, no pace carries the ball just so far.
-  const off = found === undefined ? Infinity : Math.abs(lengthOf(pathAfterHit(found)) - travel);
+  const off = found === undefined ? Infinity : Math.abs(pathLength(pathAfterHit(found)) - travel);
   return off <= NEAR_ENOUGH ? found : undefined;
 }
 

@@ -3,6 +3,7 @@ import type { TableWatch } from '../../core/records/calibration.ts';
 import type { Database } from '../db/pool.ts';
 import { landingSums, listCalibrations } from '../db/queries/calibrations.ts';
 import { tableLog } from '../db/queries/tables.ts';
+import { withWays } from './ways.ts';
 
 /** Landings of so many days are compared: long enough for many, short enough for a cloth. */
 const DAYS = 60;
@@ -24,6 +25,6 @@ export async function watchOf(
   ]);
   const changed = revisions.find(({ revision }) => revision > 1)?.at;
   const since = new Date(Math.max(now - DAYS * DAY, changed === undefined ? 0 : new Date(changed).getTime()));
-  const landings = driftByLandings(await landingSums(db, clubId, table, since));
+  const landings = driftByLandings(await withWays(db, await landingSums(db, clubId, table, since)));
   return { calibrations: [...calibrations], since: since.toISOString(), landings: landings ?? null };
 }

@@ -7,7 +7,6 @@ import type { ClubTable } from '../../core/records/clubTable.ts';
 import { tableWatchQuery } from '../api/tables.ts';
 import { Loading } from '../controls/Loading.tsx';
 import { shortDay } from '../words/dates.ts';
-import { tapeLength } from '../words/lengths.ts';
 import { percent } from '../words/units.ts';
 import { valueInWords, valueWords } from './cardWords.ts';
 
@@ -114,7 +113,7 @@ function landingsOf({ landings, since }: TableWatch): readonly Watched[] {
     return [
       {
         isDrift: true,
-        words: `Since ${shortDay(since)} balls stop ${tapeLength(Math.abs(along))} ${where} here than those of the same players elsewhere (${alike} of ${players}): it is the table, not the players. Calibrate it again.`,
+        words: `Since ${shortDay(since)} balls go ${percent(Math.abs(along))} ${where} ways here than those of the same players elsewhere (${alike} of ${players}): it is the table, not the players. Calibrate it again.`,
       },
     ];
   return [

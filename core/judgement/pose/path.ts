@@ -1,6 +1,6 @@
 import { isOnTable } from '../../shot/outcome.ts';
 import { distance, type Point } from '../../math/point.ts';
-import { samplePath } from '../../motion/path.ts';
+import { wayAfterHit } from '../../motion/path.ts';
 import type { Shot } from '../../motion/shot.ts';
 import { simulate } from '../../motion/simulate.ts';
 import type { Difficulty, DifficultyRanges } from '../kinds.ts';
@@ -10,12 +10,7 @@ import { randomPot, type Posed } from './randomPot.ts';
 
 /** The cue ball's way from the hit to its rest. */
 export function pathAfterHit(shot: Shot): readonly Point[] {
-  const { paths, events, duration } = simulate(shot, { paths: true });
-  const hit = events.find(({ kind }) => kind === 'ball-ball')?.t ?? 0;
-  const path = paths?.find(({ id }) => id === shot.strike.ball);
-  if (path === undefined) return [];
-  const later = path.pieces.filter(({ t }) => t >= hit - 1e-9);
-  return samplePath({ id: path.id, pieces: later }, duration);
+  return wayAfterHit(simulate(shot, { paths: true }), shot.strike.ball);
 }
 
 /** Cushions that the way of a difficulty has. */

@@ -1,4 +1,4 @@
-import { distance, type Point } from '../../math/point.ts';
+import { distance, pathLength, type Point } from '../../math/point.ts';
 import type { BallOnTable, Shot } from '../../motion/shot.ts';
 import { samplePath } from '../../motion/path.ts';
 import { simulate } from '../../motion/simulate.ts';
@@ -138,7 +138,7 @@ function walk<S>(
       chance: best.chance,
       value: best.value,
       landing: { x: landed.x, y: landed.y },
-      travel: way === undefined ? 0 : lengthOf(samplePath(way, duration)),
+      travel: way === undefined ? 0 : pathLength(samplePath(way, duration)),
       cushions: cushionsOf(best.shot),
       worth,
       alternative: other && {
@@ -162,9 +162,6 @@ function walk<S>(
 
 /** Places in hand that are looked at closely, the best by the map. */
 const PLACES = 6;
-
-const lengthOf = (points: readonly Point[]) =>
-  points.reduce((sum, point, i) => sum + (i === 0 ? 0 : distance(points[i - 1]!, point)), 0);
 
 /** Less than this cannot be told from nothing by what a plan tries, 0…1. */
 const LEAST_COST = 0.02;

@@ -56,32 +56,49 @@ export async function insertCalibration(
 interface SumsRow extends RowDataPacket {
   player_id: string;
   here: number;
+  drill_owner: string;
+  drill: string;
+  revision: number;
+  stage: number;
   count: number;
   along: number;
   along_squared: number;
 }
 
-/** Landings against their plans on tables of a kind since a moment: player by player, at one of the tables and at the others. */
+/** Landings with one planned stroke, before it is known how long its way is. */
+export interface StrokeSums extends Omit<LandingSums, 'way'> {
+  readonly drill: string;
+  readonly owner: string;
+  readonly revision: number;
+  readonly stage: number;
+}
+
+/** Landings against their plans on tables of a kind since a moment: by player and drill, at one of the tables and at the others. */
 export async function landingSums(
   db: Database,
   clubId: string,
   table: { readonly id: string; readonly preset: string },
   since: Date,
-): Promise<readonly LandingSums[]> {
+): Promise<readonly StrokeSums[]> {
   const [rows] = await db.execute<SumsRow[]>(
-    `SELECT r.player_id, r.table_id = ? AS here,
+    `SELECT r.player_id, r.table_id = ? AS here, r.drill_owner, r.drill, r.revision, r.stage,
        SUM(CAST(JSON_VALUE(r.sums, '$.landings.count') AS DOUBLE)) AS count,
        SUM(CAST(JSON_VALUE(r.sums, '$.landings.along') AS DOUBLE)) AS along,
        SUM(CAST(JSON_VALUE(r.sums, '$.landings.alongSquared') AS DOUBLE)) AS along_squared
      FROM rounds r JOIN tables t ON t.id = r.table_id
      WHERE r.club_id = ? AND r.started_at >= ? AND r.removed_at IS NULL AND r.ended_at IS NOT NULL
        AND r.sums IS NOT NULL AND t.preset = ?
-     GROUP BY r.player_id, here`,
+     GROUP BY r.player_id, here, r.drill_owner, r.drill, r.revision, r.stage
+     HAVING count > 0`,
     [table.id, clubId, since, table.preset],
   );
   return rows.map((row) => ({
     player: row.player_id,
     isHere: row.here === 1,
+    owner: row.drill_owner,
+    drill: row.drill,
+    revision: row.revision,
+    stage: row.stage,
     count: row.count,
     along: row.along,
     alongSquared: row.along_squared,
