@@ -152,6 +152,34 @@ describe('a picture of a table', () => {
     await page.getByText('The balls appear here as they are found.').waitFor();
   });
 
+  it('is kept on this device if a coach says so, opened again with its marks, thrown away and brought back', async () => {
+    await openPicture();
+    await markCorners();
+    await page.getByRole('button', { name: 'Find the balls' }).click();
+    await expect.poll(async () => (await ballsLinked('To the stroke')).length).toBe(4);
+    const before = await ballsLinked('To the stroke');
+    await page.getByRole('button', { name: 'Keep it on this device' }).click();
+    await page.getByText('With its marks, until you throw it away. It is in no backup.').waitFor();
+    await page.goto('/lab/photo?table=pool-9ft');
+    const kept = page.getByRole('group', { name: 'Kept pictures' });
+    await kept.getByRole('button', { name: /^\d.*, 4 balls$/ }).click();
+    await page.getByRole('group', { name: 'The picture with its marks' }).waitFor();
+    await expect.poll(() => ballsLinked('To the stroke')).toEqual(before);
+    // It is not offered for another kind of table.
+    await page.goto('/lab/photo?table=snooker-12ft');
+    await page.getByRole('button', { name: 'Take or choose a picture' }).waitFor();
+    expect(await kept.count()).toBe(0);
+    await page.goto('/lab/photo?table=pool-9ft');
+    await kept.getByRole('button', { name: /^Throw away: / }).click();
+    await expect.poll(() => kept.getByRole('button', { name: /4 balls$/ }).count()).toBe(0);
+    await kept.getByRole('button', { name: 'Bring it back' }).click();
+    await kept.getByRole('button', { name: /^Throw away: / }).click();
+    await kept.getByText('The picture is thrown away.').waitFor();
+    await page.goto('/lab/photo?table=pool-9ft');
+    await page.getByRole('button', { name: 'Take or choose a picture' }).waitFor();
+    expect(await kept.count()).toBe(0);
+  });
+
   it('tells where the cue ball stopped in a round, by one tap', async () => {
     const name = `Newcomer ${randomUUID().slice(0, 4)}`;
     const made = await page.request.post('/api/players', {

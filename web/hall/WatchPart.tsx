@@ -108,12 +108,12 @@ function wayWords(name: TableUnknown, from: number, to: number): string {
 function landingsOf({ landings, since }: TableWatch): readonly Watched[] {
   if (landings === null) return [];
   const { along, players, alike, isTold } = landings;
-  const where = along > 0 ? 'longer' : 'shorter';
+  const where = along > 0 ? 'farther' : 'less far';
   if (isTold)
     return [
       {
         isDrift: true,
-        words: `Since ${shortDay(since)} balls go ${percent(Math.abs(along))} ${where} ways here than those of the same players elsewhere (${alike} of ${players}): it is the table, not the players. Calibrate it again.`,
+        words: `Since ${shortDay(since)} balls go ${percent(Math.abs(along))} ${where} here than those of the same players elsewhere (${alike} of ${players}): it is the table, not the players. Calibrate it again.`,
       },
     ];
   return [

@@ -293,7 +293,8 @@ const PAGES: readonly (readonly [path: string, help: PageHelp])[] = [
       words: [
         'Take a picture of the whole table, from any side, as high as you can hold it. Drag the four corners, then let it find the balls.',
         'Every ball says how exact it is. Spots and edges under “More marks” make it more exact.',
-        'The picture is read on this device and not kept. Leave people out of it, students above all.',
+        'The picture is read on this device; a coach may keep it there with its marks. Leave people out of it, students above all.',
+        'A camera over the table does the same without a picture, once it is paired.',
       ],
       keys: [['Arrows', 'Move the mark by a pixel; with Shift by ten']],
     },
