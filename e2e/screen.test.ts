@@ -98,6 +98,8 @@ describe('the second screen', () => {
     const truth = (await coach.getByTestId('call-truth').textContent()) ?? '';
     await screen.getByText(truth).waitFor();
     await reads(screen.getByTestId('screen-words'), /^Called: no\. /);
+    const { violations } = await new AxeBuilder({ page: screen }).options({ preload: false }).analyze();
+    expect(violations.map(({ id }) => id)).toEqual([]);
     await coach.getByTestId('on-screen').getByRole('link', { name: 'Back to the lesson' }).click();
     await control().getByText('Task', { exact: true }).click();
     await screen.getByRole('heading', { level: 1, name: 'Harbour turn' }).waitFor();

@@ -4,6 +4,7 @@ import type { PocketName } from '../table/pockets.ts';
 import { distance, pathLength, type Point } from '../math/point.ts';
 import { wayAfterHit } from '../motion/path.ts';
 import { simulate } from '../motion/simulate.ts';
+import { InvalidShotError } from '../motion/validate.ts';
 import type { BallPath, Shot, ShotResult } from '../motion/shot.ts';
 import { positionWindow } from '../planning/window.ts';
 import type { PositionWindow } from '../planning/grid.ts';
@@ -38,6 +39,13 @@ export interface PlannedShot {
 /** A drill whose planned stroke does not do on this table what the drill asks. */
 export class UnplayableDrillError extends Error {
   override name = 'UnplayableDrillError';
+}
+
+/** Whether what was thrown says that a drill cannot be played on a table, and not that something else went wrong. */
+export function isUnplayable(error: unknown): error is Error {
+  return (
+    error instanceof UnplayableDrillError || error instanceof InvalidShotError || error instanceof RangeError
+  );
 }
 
 /** A cue ball that goes no farther than this after the pot has no way of its own, metres. */

@@ -2,7 +2,7 @@ import type { CallKind } from '../judgement/kinds.ts';
 import { poseFromPlan } from '../judgement/pose.ts';
 import type { CallQuestion } from '../judgement/question.ts';
 import type { Table } from '../table/table.ts';
-import { planShot, UnplayableDrillError } from './plannedShot.ts';
+import { planShot, isUnplayable } from './plannedShot.ts';
 import type { PositionDrill } from './positionDrill.ts';
 
 /** Asks about a drill's planned stroke; undefined when it gives nothing to ask of this kind. */
@@ -12,7 +12,7 @@ export function poseDrill(drill: PositionDrill, table: Table, kind: CallKind): C
     const { pot, pocket, next } = drill.task;
     return poseFromPlan(kind, { shot, pot, pocket }, next.ball, next.pocket);
   } catch (error) {
-    if (error instanceof UnplayableDrillError || error instanceof RangeError) return undefined;
+    if (isUnplayable(error)) return undefined;
     throw error;
   }
 }

@@ -1,7 +1,6 @@
-import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { isUnplayable, planShot, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { InvalidShotError } from '../../core/motion/validate.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import type { Table } from '../../core/table/table.ts';
 
@@ -20,11 +19,7 @@ export default function plan({ document, stage, table }: PlanTask): PlannedShot 
     return planShot(drill, table);
   } catch (error) {
     // Why it cannot be played is told to whoever wants to play it.
-    const known =
-      error instanceof UnplayableDrillError ||
-      error instanceof InvalidShotError ||
-      error instanceof RangeError;
-    if (known) return undefined;
+    if (isUnplayable(error)) return undefined;
     throw error;
   }
 }

@@ -1,9 +1,8 @@
-import { UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { isUnplayable } from '../../core/drill/plannedShot.ts';
 import { drillAsPlayed, type RoundSetting } from '../../core/drill/drillAsPlayed.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { attemptsOf, roundProgress } from '../../core/drill/round.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { InvalidShotError } from '../../core/motion/validate.ts';
 import type { Round, RoundSummary } from '../../core/records/round.ts';
 import type { StoredAttempt } from '../../core/records/storedAttempt.ts';
 import type { NewAttempt } from '../../core/records/storedAttempt.ts';
@@ -146,11 +145,7 @@ export function requirePlayable(entry: StoredDrill, stage: number, { table }: Pl
   try {
     planFor(entry, stage, table);
   } catch (error) {
-    const known =
-      error instanceof UnplayableDrillError ||
-      error instanceof InvalidShotError ||
-      error instanceof RangeError;
-    if (!known) throw error;
+    if (!isUnplayable(error)) throw error;
     throw new Refusal(400, `tableId: not on this table, for ${error.message}`, 'tableId');
   }
 }

@@ -1,10 +1,9 @@
 import { setImmediate } from 'node:timers/promises';
 import { LRUCache } from 'lru-cache';
 import type { LandingSums } from '../../core/calibration/drift.ts';
-import { plannedWay, UnplayableDrillError } from '../../core/drill/plannedShot.ts';
+import { isUnplayable, plannedWay } from '../../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
 import { atStage } from '../../core/drill/stage.ts';
-import { InvalidShotError } from '../../core/motion/validate.ts';
 import { buildTable } from '../../core/table/table.ts';
 import type { StrokeSums } from '../db/queries/calibrations.ts';
 import { readableRevision, type StoredDrill } from '../db/queries/drills.ts';
@@ -21,11 +20,7 @@ function wayOf({ document }: StoredDrill, stage: number): number {
   try {
     return plannedWay(drill, buildTable(drill.table));
   } catch (error) {
-    const isOfDrill =
-      error instanceof UnplayableDrillError ||
-      error instanceof InvalidShotError ||
-      error instanceof RangeError;
-    if (!isOfDrill) throw error;
+    if (!isUnplayable(error)) throw error;
     return 0;
   }
 }

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { CUE_BALL } from '../../core/drill/layout.ts';
 import { setOrder } from '../../core/drill/setOrder.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
 import { atStage } from '../../core/drill/stage.ts';
@@ -9,7 +8,7 @@ import type { ScreenPicture } from '../../core/records/screen.ts';
 import { tableOfCard } from '../../core/table/card.ts';
 import type { Table } from '../../core/table/table.ts';
 import { ProjectionContext, useProjection } from '../table/context.ts';
-import { PathMark } from '../table/marks.tsx';
+import { PlanPaths } from '../table/PlanPaths.tsx';
 import { projectionOf } from '../table/projection.ts';
 import { TargetMark } from '../table/TargetMark.tsx';
 import { useShownPlan } from './useShownPlan.ts';
@@ -84,17 +83,7 @@ function Lines(picture: ScreenPicture & { readonly block: NonNullable<ScreenPict
         const isNext = isSetUp ? i === shown.set : beside.some((each) => each.ball === ball.id);
         return ring(ball, ball.radius, ball.id, isNext ? 'blinking projector-next' : '');
       })}
-      {shown.view === 'plan' &&
-        plan?.result.paths
-          ?.filter(({ id, pieces }) => id === CUE_BALL || pieces.length > 1)
-          .map((path) => (
-            <PathMark
-              key={path.id}
-              path={path}
-              duration={plan.result.duration}
-              kind={path.id === CUE_BALL ? 'cue' : 'object'}
-            />
-          ))}
+      {shown.view === 'plan' && plan !== undefined && <PlanPaths plan={plan} />}
       {shown.view === 'landings' &&
         landings.map((at, i) => ring(at, preset.cueBallRadius / 2, `landing ${String(i)}`, ''))}
     </>

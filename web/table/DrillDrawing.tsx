@@ -7,9 +7,10 @@ import type { Point } from '../../core/math/point.ts';
 import type { Drill } from '../../core/records/drill.ts';
 import { buildTable, type Table } from '../../core/table/table.ts';
 import { StationMarks } from './StationMarks.tsx';
-import { BallMark, PathMark, WantedMark } from './marks.tsx';
+import { BallMark, WantedMark } from './marks.tsx';
 import type { Orientation } from './projection.ts';
 import { TargetMark } from './TargetMark.tsx';
+import { PlanPaths } from './PlanPaths.tsx';
 import { TableDrawing } from './TableDrawing.tsx';
 import { WindowMark } from './WindowMark.tsx';
 import { PocketMark } from './PocketMark.tsx';
@@ -57,7 +58,6 @@ export function DrillDrawing({
 }: DrillDrawingProps) {
   const table = plan?.shot.table ?? given ?? buildTable(drill.table);
   const bands = drill.stages[stage - 1]?.bands ?? [];
-  const paths = plan?.result.paths ?? [];
   const balls = ballsOfSetUp(setUp(atStation(drill, attempt), table.preset, seed));
   return (
     <TableDrawing
@@ -70,17 +70,7 @@ export function DrillDrawing({
       {drill.targets.map((target, i) => (
         <TargetMark key={i} target={target} placed={balls} />
       ))}
-      {plan !== undefined &&
-        paths
-          .filter((path) => path.id === CUE_BALL || path.pieces.length > 1)
-          .map((path) => (
-            <PathMark
-              key={path.id}
-              path={path}
-              duration={plan.result.duration}
-              kind={path.id === CUE_BALL ? 'cue' : 'object'}
-            />
-          ))}
+      {plan !== undefined && <PlanPaths plan={plan} />}
       {!small && pocketsOfTask(drill.task).map((name) => <PocketMark key={name} name={name} />)}
       {plan !== undefined && <WantedMark at={plan.landing} />}
       {!small && <StationMarks drill={drill} preset={table.preset} now={stationOfAttempt(drill, attempt)} />}

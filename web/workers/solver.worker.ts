@@ -3,7 +3,7 @@ import { fitExecution, type FittedExecution } from '../../core/player/fitExecuti
 import { strokeCloud, type StrokeCloud } from '../../core/scoring/attribution.ts';
 import { causeEvidence, causeShares, type CauseEvidence } from '../../core/scoring/causeShares.ts';
 import { observedShots } from '../../core/scoring/observedShots.ts';
-import { planShot, UnplayableDrillError, type PlannedShot } from '../../core/drill/plannedShot.ts';
+import { planShot, isUnplayable, type PlannedShot } from '../../core/drill/plannedShot.ts';
 import { rebuildTolerance } from '../../core/drill/rebuildTolerance.ts';
 import type { PositionDrill } from '../../core/drill/positionDrill.ts';
 import type { DrillStage } from '../../core/records/drill.ts';
@@ -45,7 +45,7 @@ function ifPlayable<T>(compute: () => T): T | undefined {
   try {
     return compute();
   } catch (error) {
-    if (error instanceof UnplayableDrillError || error instanceof RangeError) return undefined;
+    if (isUnplayable(error)) return undefined;
     throw error;
   }
 }
