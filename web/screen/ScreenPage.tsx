@@ -172,7 +172,7 @@ function BlockPicture(picture: ScreenPicture & { readonly block: NonNullable<Scr
         </Text>
       )}
       {shown.view === 'plan' && (
-        <Text size="xl" data-testid="screen-plan">
+        <Text size="xl" className="screen-words" data-testid="screen-plan">
           {planned === undefined
             ? 'This drill has no planned stroke.'
             : plan === undefined

@@ -180,10 +180,12 @@ export function CallPage() {
           onSet={() => posing.mutate()}
         />
         {lessonId !== null && (
-          <Text size="sm" role="status" data-testid="on-screen">
-            {notShown ?? 'Shown on the second screen as well; the answer when you reveal it.'}{' '}
-            <Link to={`/lesson/${lessonId}`}>Back to the lesson</Link>
-          </Text>
+          <section className="card" aria-label="Second screen">
+            <Text size="sm" role="status" data-testid="on-screen">
+              {notShown ?? 'Shown on the second screen as well; the answer when you reveal it.'}{' '}
+              <Link to={`/lesson/${lessonId}`}>Back to the lesson</Link>
+            </Text>
+          </section>
         )}
         {playerId !== null && <CallRecord playerId={playerId} />}
       </div>
