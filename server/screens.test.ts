@@ -159,7 +159,9 @@ describe('a second screen', () => {
     const wrong = await ask('PUT', '/beside', { beside: [{ ball: '2', off: -1 }] });
     expect(wrong.status).toBe(400);
     expect(await wrong.text()).toContain('beside[0].off');
+    await ask('PUT', '/beside', { beside });
     await ask('POST', '/end', { endedAt: '2026-11-24T12:30:00Z', early: true });
+    expect((await picture(code)).beside).toEqual([]);
     await ask('PUT', '/beside', { beside });
     expect((await picture(code)).beside).toEqual([]);
   });

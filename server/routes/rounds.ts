@@ -100,6 +100,7 @@ export function roundRoutes(deps: Dependencies) {
       await queueBenchmark(db, entry, round, { setting, fingerprint, clubId });
     };
     await changeRound(deps.pool, clubId, round, end, true);
+    if (round.lesson !== null) await tellBeside(deps.pool, round.lesson.id, []);
     deps.wakeBenchmarks?.();
     return c.json({});
   });
@@ -118,7 +119,9 @@ export function roundRoutes(deps: Dependencies) {
     if (!viewer.rules.screens || !viewer.rules.cameras)
       throw new Refusal(403, 'the club has no cameras or no second screens');
     const { beside } = await readBody(c, besideChangeSchema);
-    if (round.lesson !== null && round.endedAt === null) await tellBeside(deps.pool, round.lesson.id, beside);
+    // After a round is over nothing is to be set for it.
+    if (round.lesson !== null)
+      await tellBeside(deps.pool, round.lesson.id, round.endedAt === null ? beside : []);
     return c.json({});
   });
 
