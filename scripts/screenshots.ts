@@ -39,6 +39,9 @@ async function showDrill(page: Page, slug: string): Promise<void> {
   await page.getByText('Planned stroke').waitFor();
 }
 
+/** What ends what a view started. */
+const afterwards: (() => Promise<void>)[] = [];
+
 const VIEWS: Readonly<Record<string, View>> = {
   today: async (page) => {
     await signIn(page);
@@ -77,18 +80,16 @@ const VIEWS: Readonly<Record<string, View>> = {
       '--seed',
       '4',
     );
-    try {
-      await startRound(page, 'Idris Pell', 'harbour-turn', 1);
-      await page.getByRole('button', { name: 'From a camera' }).click();
-      await page.getByLabel('Address').fill(camera.url);
-      await page.getByLabel('Code that the camera shows').fill(camera.code);
-      await page.getByRole('button', { name: 'Pair with the camera' }).click();
-      await page.getByTestId('camera-state').waitFor();
-      await page.keyboard.press('Escape');
-      await page.getByRole('button', { name: 'Potted, and the cue ball stopped here' }).waitFor();
-    } finally {
-      await stopCamera(camera.child);
-    }
+    // It looks on until the picture is taken.
+    afterwards.push(() => stopCamera(camera.child));
+    await startRound(page, 'Idris Pell', 'harbour-turn', 1);
+    await page.getByRole('button', { name: 'From a camera' }).click();
+    await page.getByLabel('Address').fill(camera.url);
+    await page.getByLabel('Code that the camera shows').fill(camera.code);
+    await page.getByRole('button', { name: 'Pair with the camera' }).click();
+    await page.getByTestId('camera-state').waitFor();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Potted, and the cue ball stopped here' }).waitFor();
   },
   table: async (page) => {
     await page.goto('/hall');
@@ -180,6 +181,7 @@ async function takePictures(url: string): Promise<void> {
       say(`${name}.png`);
     }
   } finally {
+    await Promise.all(afterwards.map((end) => end()));
     await browser.close();
   }
 }
