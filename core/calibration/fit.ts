@@ -30,7 +30,7 @@ export interface Fit {
   readonly without: readonly (readonly number[])[];
 }
 
-/** Half of a 90 % interval, in standard deviations. */
+/** Half of a 90 % interval of a normal distribution, in standard deviations. */
 const Z_90 = 1.645;
 /** Made-up tables of a round; each round draws its tables nearer to what the one before found. */
 const TABLES = 900;
@@ -68,7 +68,7 @@ export function fitTable(
   const random = createRandom(seed);
   // In standard deviations of what was known before; each round draws from nearer about what is likely, wide enough to hold it.
   let box: Box = { centres: unknowns.map(() => 0), widths: unknowns.map(() => 1) };
-  let found: Likely = { means: box.centres, covariance: [] };
+  let found: Likely = { means: box.centres, covariance: [], ends: [] };
   let without: readonly Likely[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const draws: (readonly number[])[] = [];
@@ -93,9 +93,12 @@ export function fitTable(
     box = { centres: found.means, widths: deviations.map((each) => Math.min(1, WIDER * each)) };
   }
   const open = deviationsOf(found);
-  const valuesOf = ({ means }: Likely, beside = 0) =>
-    unknowns.map((unknown, i) => valueOf(unknown, (means[i] ?? 0) + beside * (open[i] ?? 1)));
-  const [low, high] = [valuesOf(found, -Z_90), valuesOf(found, Z_90)];
+  const valuesOf = ({ means }: Likely) => unknowns.map((unknown, i) => valueOf(unknown, means[i] ?? 0));
+  const endOf = (side: 0 | 1) =>
+    unknowns.map((unknown, i) =>
+      valueOf(unknown, (found.means[i] ?? 0) + (found.ends[i]?.[side] ?? 0) * (open[i] ?? 1)),
+    );
+  const [low, high] = [endOf(0), endOf(1)];
   return {
     values: valuesOf(found),
     low,
@@ -104,6 +107,6 @@ export function fitTable(
     at: found.means,
     open,
     correlations: correlationsOf(found),
-    without: without.map((each) => valuesOf(each)),
+    without: without.map(valuesOf),
   };
 }

@@ -77,12 +77,59 @@ it('draws from elsewhere say the same of standard normal unknowns', () => {
         [a.variance, 0],
         [0, b.variance],
       ],
+      ends: [
+        [-1.645, 1.645],
+        [-1.5, 2],
+      ],
     },
     drawn,
   );
   expect(likely.means[0]).toBeCloseTo(1, 9);
   expect(likely.means[1]).toBeCloseTo(0.25, 9);
   for (const deviation of deviationsOf(likely)) expect(deviation).toBeCloseTo(Math.SQRT1_2, 9);
+});
+
+it('the ends of what is likely are as lopsided as the unknown is, with a twentieth beyond each', () => {
+  const random = createRandom(6);
+  // What is read is the half-normal size of a number with an error; the number's logarithm is looked for.
+  const draw = () => {
+    const size = Math.abs(random.normal());
+    return { unknown: Math.log(size), read: size + 0.02 * random.normal() };
+  };
+  const draws = Array.from({ length: 1_500 }, draw);
+  const beyond = [0, 0];
+  for (let k = 0; k < 200; k++) {
+    const { unknown, read } = draw();
+    const likely = likelyGiven(
+      draws.map((each) => [each.unknown]),
+      draws.map((each) => [each.read]),
+      [read],
+    );
+    const [mean, deviation] = [likely.means[0] ?? 0, deviationsOf(likely)[0] ?? 0];
+    const [low, high] = likely.ends[0] ?? [0, 0];
+    if (unknown < mean + low * deviation) beyond[0] = (beyond[0] ?? 0) + 1;
+    if (unknown > mean + high * deviation) beyond[1] = (beyond[1] ?? 0) + 1;
+    // It falls off steeply towards nothing, and slowly upwards.
+    expect(-low).toBeGreaterThan(high);
+  }
+  // Three deviations of a share that is counted beside a twentieth.
+  for (const count of beyond)
+    expect(Math.abs(count / 200 - 0.05)).toBeLessThan(3 * Math.sqrt((0.05 * 0.95) / 200));
+});
+
+it('of what nothing that was read tells, no more is said than was known before', () => {
+  const off: number[] = [];
+  for (let seed = 0; seed < 25; seed++) {
+    const random = createRandom(50 + seed);
+    const noise = () => Array.from({ length: 60 }, () => random.normal());
+    const draws = Array.from({ length: 500 }, () => [random.normal(), random.normal()]);
+    const features = draws.map(([a = 0]) => [a + 0.3 * random.normal(), ...noise()]);
+    const likely = likelyGiven(draws, features, [random.normal(), ...noise()]);
+    const posterior = underStandardPrior(likely, { centres: [0, 0], widths: [1, 1] });
+    off.push(posterior.means[1] ?? NaN);
+    expect(deviationsOf(posterior)[1]).toBeGreaterThan(0.9);
+  }
+  expect(Math.hypot(...off) / Math.sqrt(off.length)).toBeLessThan(0.25);
 });
 
 it('is refused without draws', () => {

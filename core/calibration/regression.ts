@@ -1,9 +1,11 @@
 import { EigenvalueDecomposition, Matrix, inverse } from 'ml-matrix';
 
-/** What is likely of some unknowns, once something was read: a normal distribution. */
+/** What is likely of some unknowns, once something was read: a distribution by its first two moments, and how far out its ends are. */
 export interface Likely {
   readonly means: readonly number[];
   readonly covariance: readonly (readonly number[])[];
+  /** Below and above which a twentieth lies each, in deviations from the mean: −1.645 and 1.645 of a normal distribution. */
+  readonly ends: readonly (readonly [low: number, high: number])[];
 }
 
 /** A little is added to the diagonal, so that features that say the same do no harm; more the more features a draw has. */
@@ -65,11 +67,24 @@ export function likelyGiven(
   );
   const far = away.toSorted((x, y) => x - y)[Math.floor(NEAR * (count - 1))] ?? Infinity;
   const near = new Matrix(left.to2DArray().filter((_, n) => (away[n] ?? 0) <= far));
-  const covariance = near.transpose().mmul(near).div(near.rows);
+  // There a straight line may lie beside them all alike.
+  const beside = near.mean('column');
+  near.subRowVector(beside);
+  const covariance = near.transpose().mmul(near).div(near.rows).to2DArray();
   return {
-    means: said.map((value, i) => value + (middle[i] ?? 0)),
-    covariance: covariance.to2DArray(),
+    means: said.map((value, i) => value + (middle[i] ?? 0) + (beside[i] ?? 0)),
+    covariance,
+    ends: covariance.map((row, i) => endsOf(near.getColumn(i), Math.sqrt(row[i] ?? 0))),
   };
+}
+
+/** Share of a distribution that lies beyond either end of what is told: nine times in ten it lies between. */
+const BEYOND = 0.05;
+
+function endsOf(residuals: readonly number[], deviation: number): readonly [number, number] {
+  const sorted = residuals.toSorted((a, b) => a - b);
+  const at = (share: number) => (sorted[Math.round(share * (sorted.length - 1))] ?? 0) / deviation;
+  return [at(BEYOND), at(1 - BEYOND)];
 }
 
 /** Independent normal distributions. */
@@ -80,24 +95,24 @@ export interface Box {
 
 /**
  * What is likely if the unknowns were standard normal before, where the draws came from elsewhere: the draws' own distribution is
- * taken out and the standard one put in its place (sums of precisions).
+ * taken out and the standard one put in its place (sums of precisions). How far out its ends are stays as it is.
  * @param drawn from where the draws of `likely` came
  */
-export function underStandardPrior({ means, covariance }: Likely, { centres, widths }: Box): Likely {
+export function underStandardPrior({ means, covariance, ends }: Likely, { centres, widths }: Box): Likely {
   const told = inverse(new Matrix(covariance.map((row) => [...row])));
   const drawn = Matrix.diag(widths.map((width) => 1 / width ** 2));
   const weighted = told
     .mmul(Matrix.columnVector([...means]))
     .sub(drawn.mmul(Matrix.columnVector([...centres])));
-  // What was read never makes less sure: noise of the regression may seem to.
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(told.clone().sub(drawn), {
+  // What was read never makes less sure: noise of the regression may seem to. In such a direction it says nothing at all.
+  const { realEigenvalues, eigenvectorMatrix: axes } = new EigenvalueDecomposition(told.clone().sub(drawn), {
     assumeSymmetric: true,
   });
-  const read = eigenvectorMatrix
-    .mmul(Matrix.diag(realEigenvalues.map((value) => Math.max(0, value))))
-    .mmul(eigenvectorMatrix.transpose());
+  const isRead = Matrix.diag(realEigenvalues.map((value) => (value > 0 ? 1 : 0)));
+  const project = (of: Matrix) => axes.mmul(isRead).mmul(axes.transpose()).mmul(of);
+  const read = project(told.clone().sub(drawn));
   const posterior = inverse(read.add(Matrix.eye(widths.length)));
-  return { means: posterior.mmul(weighted).getColumn(0), covariance: posterior.to2DArray() };
+  return { means: posterior.mmul(project(weighted)).getColumn(0), covariance: posterior.to2DArray(), ends };
 }
 
 /** Standard deviations of what is likely. */
