@@ -37,7 +37,9 @@ async function startCamera(...flags: readonly string[]): Promise<CameraStandIn> 
 }
 
 afterEach(async () => {
-  await page.evaluate(() => localStorage.removeItem('jolly-camera'));
+  await page.evaluate(() => {
+    for (const key of ['jolly-camera', 'jolly-camera-by-itself']) localStorage.removeItem(key);
+  });
   await Promise.all(cameras.splice(0).map(({ child }) => stopCamera(child)));
 });
 
@@ -248,7 +250,6 @@ describe('a camera over the table', () => {
     await storedAttempts(page, 2);
     const { landing } = await storedLanding(1);
     expect(Math.hypot((landing?.x ?? 0) - cue.x, (landing?.y ?? 0) - cue.y)).toBeLessThan(0.01);
-    await page.evaluate(() => localStorage.removeItem('jolly-camera-by-itself'));
   });
 
   it('tells a break: how many are down, how well the cue ball was kept, how open the table lies', async () => {

@@ -105,14 +105,19 @@ export function underStandardPrior({ means, covariance, ends }: Likely, { centre
     .mmul(Matrix.columnVector([...means]))
     .sub(drawn.mmul(Matrix.columnVector([...centres])));
   // What was read never makes less sure: noise of the regression may seem to. In such a direction it says nothing at all.
-  const { realEigenvalues, eigenvectorMatrix: axes } = new EigenvalueDecomposition(told.clone().sub(drawn), {
+  const gained = told.clone().sub(drawn);
+  const { realEigenvalues, eigenvectorMatrix: axes } = new EigenvalueDecomposition(gained, {
     assumeSymmetric: true,
   });
   const isRead = Matrix.diag(realEigenvalues.map((value) => (value > 0 ? 1 : 0)));
-  const project = (of: Matrix) => axes.mmul(isRead).mmul(axes.transpose()).mmul(of);
-  const read = project(told.clone().sub(drawn));
+  const onlyRead = axes.mmul(isRead).mmul(axes.transpose());
+  const read = onlyRead.mmul(gained);
   const posterior = inverse(read.add(Matrix.eye(widths.length)));
-  return { means: posterior.mmul(project(weighted)).getColumn(0), covariance: posterior.to2DArray(), ends };
+  return {
+    means: posterior.mmul(onlyRead).mmul(weighted).getColumn(0),
+    covariance: posterior.to2DArray(),
+    ends,
+  };
 }
 
 /** Standard deviations of what is likely. */
