@@ -12,7 +12,20 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'core',
-          include: ['core/**/*.test.ts', 'truth/**/*.test.ts'],
+          include: ['core/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
+          isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'truth',
+          include: ['truth/**/*.test.ts'],
           environment: 'node',
           testTimeout: 300_000,
           hookTimeout: 300_000,

@@ -6,10 +6,10 @@ import { array, number, object, string } from 'yup';
 import { step } from './lib/report.ts';
 
 /**
- * Runs the tests: all of them, or the parts that are named (core, server, web, e2e), or the files whose path holds
+ * Runs the tests: all of them, or the parts that are named (core, truth, server, web, e2e), or the files whose path holds
  * one of the given words. What a part needs (database, browser, build) it sets up itself and takes down again.
  */
-const PARTS = ['core', 'server', 'web', 'e2e'];
+const PARTS = ['core', 'truth', 'server', 'web', 'e2e'];
 const words = process.argv.slice(2);
 const parts = words.filter((word) => PARTS.includes(word));
 const filters = words.filter((word) => !PARTS.includes(word));
