@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from 'playwright-core';
 import { afterEach, describe, expect, it } from 'vitest';
 import { object, string } from 'yup';
-import { planShot } from '../core/drill/plannedShot.ts';
+import { plannedStroke } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
 import { atStage } from '../core/drill/stage.ts';
@@ -80,7 +80,7 @@ async function planned() {
   const text: unknown = JSON.parse(await readFile('library/harbour-turn.drill.json', 'utf8'));
   const drill = atStage(await drillSchema.validate(text), 1);
   if (!isPositionDrill(drill)) throw new Error('no position drill');
-  const { shot } = planShot(drill, table);
+  const { shot } = plannedStroke(drill, table);
   const cue = simulate(shot).rest.find(({ id }) => id === 'cue');
   if (cue === undefined) throw new Error('no cue ball');
   return { shot, cue };

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { serve } from '@hono/node-server';
 import { MadeUpCamera } from '../core/camera/madeUp.ts';
-import { planShot } from '../core/drill/plannedShot.ts';
+import { plannedStroke } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { ballsOfSetUp, setUp } from '../core/drill/setUp.ts';
 import { atStage } from '../core/drill/stage.ts';
@@ -96,7 +96,7 @@ try {
     process.send?.({ port: at, code });
   });
   if (drill !== undefined && isPositionDrill(drill)) {
-    const { shot } = planShot(drill, table);
+    const { shot } = plannedStroke(drill, table);
     const level = LEVEL_NAMES.find((name) => name === (values.level ?? 'team'));
     if (level === undefined)
       throw new StartError(`${String(values.level)} is not one of ${LEVEL_NAMES.join(', ')}.`);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { planShot } from '../core/drill/plannedShot.ts';
+import { plannedStroke as solvedStroke } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { distance, type Point } from '../core/math/point.ts';
 import type { Shot } from '../core/motion/shot.ts';
@@ -25,7 +25,7 @@ export function plannedStroke(slug: string): { readonly shot: Shot; readonly tas
   const text: unknown = JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8'));
   const drill = drillSchema.validateSync(text);
   if (!isPositionDrill(drill)) throw new Error(`${slug} is not a position drill`);
-  const { shot } = planShot(drill, buildTable(drill.table));
+  const { shot } = solvedStroke(drill, buildTable(drill.table));
   return { shot, task: { object: drill.task.pot, pocket: drill.task.pocket } };
 }
 

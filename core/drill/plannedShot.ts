@@ -5,7 +5,7 @@ import { distance, pathLength, type Point } from '../math/point.ts';
 import { wayAfterHit } from '../motion/path.ts';
 import { simulate } from '../motion/simulate.ts';
 import { InvalidShotError } from '../motion/validate.ts';
-import type { BallPath, Shot, ShotResult } from '../motion/shot.ts';
+import type { BallOnTable, BallPath, Shot, ShotResult } from '../motion/shot.ts';
 import { positionWindow } from '../planning/window.ts';
 import type { PositionWindow } from '../planning/grid.ts';
 import { aimToPot } from '../shot/aim.ts';
@@ -92,7 +92,20 @@ function paceStopsOf(
   });
 }
 
-function aimPlanned(drill: PositionDrill, table: Table) {
+/** A position drill's stroke on a table: how it is played, what it does, and where the cue ball stops. */
+export interface PlannedStroke extends Pick<PlannedShot, 'shot' | 'result' | 'landing'> {
+  /** The other balls that are left, where they lie then, and the next one of them. */
+  readonly left: readonly BallOnTable[];
+  readonly next: BallOnTable;
+}
+
+/**
+ * Solves a drill's planned stroke on a table, at the pace that this cloth asks for; it is found much sooner than all of the
+ * plan.
+ * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball or the next one, RangeError or
+ *   InvalidShotError when the layout does not fit the table
+ */
+export function plannedStroke(drill: PositionDrill, table: Table): PlannedStroke {
   const { task, plan } = drill;
   const stroke = strokeOf(plan, paceOn(drill, table));
   const aim = aimToPot(table, layOut(drill, table.preset), stroke, task.pot, task.pocket);
@@ -101,33 +114,32 @@ function aimPlanned(drill: PositionDrill, table: Table) {
       `${drill.slug}: the planned stroke does not pot the ${task.pot} (${aim.reason})`,
     );
   }
-  return aim;
+  const { shot, result } = aim;
+  const cue = result.rest.find(({ id }) => id === CUE_BALL);
+  const left = leftOnTable(shot.balls, result.rest).filter(({ id }) => id !== CUE_BALL);
+  const next = left.find(({ id }) => id === task.next.ball);
+  if (cue === undefined || !isOnTable(cue) || next === undefined) {
+    throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);
+  }
+  return { shot, result, landing: { x: cue.x, y: cue.y }, left, next };
 }
 
 /**
- * How far the cue ball goes after the hit, as planned, metres. It is found much sooner than all of the plan.
- * @throws as planShot
+ * How far the cue ball goes after the hit, as planned, metres.
+ * @throws as plannedStroke
  */
 export function plannedWay(drill: PositionDrill, table: Table): number {
-  const { shot, result } = aimPlanned(drill, table);
+  const { shot, result } = plannedStroke(drill, table);
   return pathLength(wayAfterHit(result, shot.strike.ball));
 }
 
 /**
- * Solves a drill's planned stroke on a table, at the pace that this cloth asks for, and computes the window of its next ball.
- * @throws UnplayableDrillError when the stroke does not pot the ball or loses the cue ball, RangeError or
- *   InvalidShotError when the layout does not fit the table
+ * Solves a drill's planned stroke on a table, and computes the window of its next ball.
+ * @throws as plannedStroke
  */
 export function planShot(drill: PositionDrill, table: Table): PlannedShot {
   const { task } = drill;
-  const { shot, result } = aimPlanned(drill, table);
-  const cue = result.rest.find((ball) => ball.id === CUE_BALL);
-  const left = leftOnTable(shot.balls, result.rest);
-  const nextBall = left.find(({ id }) => id === task.next.ball);
-  if (cue === undefined || !isOnTable(cue) || nextBall === undefined) {
-    throw new UnplayableDrillError(`${drill.slug}: the planned stroke loses the cue ball or the next ball`);
-  }
-  const landing = { x: cue.x, y: cue.y };
+  const { shot, result, landing, left, next } = plannedStroke(drill, table);
   const path = cuePath(result.paths);
   const contact = path.pieces[1] ?? path.pieces[0]!;
   return {
@@ -137,12 +149,12 @@ export function planShot(drill: PositionDrill, table: Table): PlannedShot {
     arrival: arrivalOf(path, contact, landing, shot.strike.direction),
     window: positionWindow(
       table,
-      nextBall,
+      next,
       task.next.pocket,
       drill.scoring.windowLevel,
-      left.filter(({ id }) => id !== CUE_BALL && id !== task.next.ball),
+      left.filter(({ id }) => id !== next.id),
     ),
-    next: { ball: { x: nextBall.x, y: nextBall.y }, mouth: pocketNamed(table, task.next.pocket).mouth },
+    next: { ball: { x: next.x, y: next.y }, mouth: pocketNamed(table, task.next.pocket).mouth },
     paceStops: paceStopsOf(shot, result, { object: task.pot, pocket: task.pocket }),
   };
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { planShot } from '../drill/plannedShot.ts';
+import { plannedStroke } from '../drill/plannedShot.ts';
 import { isPositionDrill } from '../drill/positionDrill.ts';
 import type { Shot, Strike } from '../motion/shot.ts';
 import { simulate } from '../motion/simulate.ts';
@@ -13,7 +13,7 @@ import { executionErrorOf, type ExecutionError } from '../player/levels.ts';
 function planned(slug: string) {
   const drill = drillSchema.validateSync(JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8')));
   if (!isPositionDrill(drill)) throw new Error(`${slug} is no position drill`);
-  const { shot } = planShot(drill, buildTable(drill.table));
+  const { shot } = plannedStroke(drill, buildTable(drill.table));
   return { shot, task: { object: drill.task.pot, pocket: drill.task.pocket } };
 }
 

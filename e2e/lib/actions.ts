@@ -1,7 +1,7 @@
 import type { Locator, Page } from 'playwright-core';
 import type { Point } from '../../core/math/point.ts';
 import { isPositionDrill, type PositionDrill } from '../../core/drill/positionDrill.ts';
-import { planShot } from '../../core/drill/plannedShot.ts';
+import { plannedStroke } from '../../core/drill/plannedShot.ts';
 import { ballsOfSetUp, setUp } from '../../core/drill/setUp.ts';
 import type { BallOnTable } from '../../core/motion/shot.ts';
 import { simulate } from '../../core/motion/simulate.ts';
@@ -36,13 +36,13 @@ export function readLayout(slug: string): readonly BallOnTable[] {
 /** Where the planned stroke of a drill ends, metres. */
 export function plannedLanding(slug: string): Point {
   const drill = readDrill(slug);
-  return planShot(drill, buildTable(drill.table)).landing;
+  return plannedStroke(drill, buildTable(drill.table)).landing;
 }
 
 /** Where it ends at another pace, metres. @param factor share of the planned speed */
 export function landingAt(slug: string, factor: number): Point {
   const drill = readDrill(slug);
-  const { shot } = planShot(drill, buildTable(drill.table));
+  const { shot } = plannedStroke(drill, buildTable(drill.table));
   const strike = { ...shot.strike, speed: shot.strike.speed * factor };
   const cue = simulate({ ...shot, strike }).rest.find(({ id }) => id === strike.ball);
   if (cue === undefined) throw new Error('no cue ball');

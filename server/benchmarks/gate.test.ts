@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { isPositionDrill } from '../../core/drill/positionDrill.ts';
-import { planShot } from '../../core/drill/plannedShot.ts';
+import { plannedStroke } from '../../core/drill/plannedShot.ts';
 import { atStage } from '../../core/drill/stage.ts';
 import { MODEL_VERSION } from '../../core/motion/simulate.ts';
 import { landingCloud } from '../../core/planning/cloud.ts';
@@ -78,7 +78,7 @@ describe('every stage that judges players', () => {
     ({ drill: base, stage }) => {
       const drill = atStage(base, stage);
       if (!isPositionDrill(drill)) throw new Error('is no position drill');
-      const { shot } = planShot(drill, buildTable(drill.table));
+      const { shot } = plannedStroke(drill, buildTable(drill.table));
       const error = errorAsCued(shot, executionErrorOf('title', shot.table.preset.game));
       const cloud = landingCloud(shot, { object: drill.task.pot, pocket: drill.task.pocket }, error, 200, 77);
       const share = (outcome: string) =>
