@@ -117,6 +117,30 @@ it('the ends of what is likely are as lopsided as the unknown is, with a twentie
     expect(Math.abs(count / 200 - 0.05)).toBeLessThan(3 * Math.sqrt((0.05 * 0.95) / 200));
 });
 
+it('what is likely holds the truth nine times in ten also by few draws', () => {
+  const random = createRandom(17);
+  const draw = () => {
+    const unknown = random.normal();
+    return { unknown, read: unknown + random.normal() };
+  };
+  const repeats = 2_000;
+  let inside = 0;
+  for (let k = 0; k < repeats; k++) {
+    const draws = Array.from({ length: 100 }, draw);
+    const { unknown, read } = draw();
+    const likely = likelyGiven(
+      draws.map((each) => [each.unknown]),
+      draws.map((each) => [each.read]),
+      [read],
+    );
+    const [mean, deviation] = [likely.means[0] ?? 0, deviationsOf(likely)[0] ?? 0];
+    const [low, high] = likely.ends[0] ?? [0, 0];
+    if (mean + low * deviation <= unknown && unknown <= mean + high * deviation) inside++;
+  }
+  // Three deviations of a share that is counted.
+  expect(Math.abs(inside / repeats - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / repeats));
+});
+
 it('of what nothing that was read tells, no more is said than was known before', () => {
   const off: number[] = [];
   for (let seed = 0; seed < 25; seed++) {

@@ -81,10 +81,14 @@ export function likelyGiven(
 /** Share of a distribution that lies beyond either end of what is told: nine times in ten it lies between. */
 const BEYOND = 0.05;
 
+/**
+ * How far out a twentieth lies beyond either end, in deviations: one more residual lies below the k-th smallest of n with the
+ * chance k / (n + 1), whatever their distribution (Wilks 1941).
+ */
 function endsOf(residuals: readonly number[], deviation: number): readonly [number, number] {
   const sorted = residuals.toSorted((a, b) => a - b);
-  const at = (share: number) => (sorted[Math.round(share * (sorted.length - 1))] ?? 0) / deviation;
-  return [at(BEYOND), at(1 - BEYOND)];
+  const beyond = Math.max(1, Math.floor(BEYOND * (sorted.length + 1)));
+  return [(sorted[beyond - 1] ?? 0) / deviation, (sorted[sorted.length - beyond] ?? 0) / deviation];
 }
 
 /** Independent normal distributions. */
