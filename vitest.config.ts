@@ -1,5 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
+/** Tests of the interface that need a page: they share its globals, so each has one of its own. */
+const PAGES = ['web/**/*.page.test.ts', 'web/**/*.page.test.tsx'];
+
 /**
  * The parts run one after the other, on both cores: those without a database or a browser first. Modules keep no state
  * of their own, so what one file has loaded serves the next; only those of the interface share a page's globals. Time
@@ -55,8 +58,21 @@ export default defineConfig({
         test: {
           name: 'web',
           include: ['web/**/*.test.ts', 'web/**/*.test.tsx'],
-          // Those that need a page say so in their first line.
+          exclude: PAGES,
           environment: 'node',
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
+          isolate: false,
+          maxWorkers: 2,
+          sequence: { groupOrder: 1 },
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'web-pages',
+          include: PAGES,
+          environment: 'jsdom',
           testTimeout: 300_000,
           hookTimeout: 300_000,
           maxWorkers: 2,

@@ -47,7 +47,7 @@ async function test(): Promise<Outcome> {
       [
         path.join('node_modules', 'vitest', 'vitest.mjs'),
         'run',
-        ...parts.flatMap((part) => ['--project', part]),
+        ...parts.flatMap((part) => ['--project', `${part}*`]),
         ...filters,
         '--reporter=dot',
         '--reporter=./scripts/lib/failureReporter.ts',

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { screen } from '@testing-library/react';
 import { lazy } from 'react';
 import { expect, it } from 'vitest';

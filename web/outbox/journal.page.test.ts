@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, expect, it, vi } from 'vitest';
 import { readJournal, strikeFromJournal, writeToJournal, type JournalEntry } from './journal.ts';
 

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { expect, it, vi } from 'vitest';

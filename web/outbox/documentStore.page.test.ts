@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { array, number, object, string } from 'yup';
 import { refusal } from '../testing/device.ts';

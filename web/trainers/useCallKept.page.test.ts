@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { cleanup, renderHook } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { poseFromSeed } from '../../core/judgement/pose.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { drillsQuery } from '../api/drills.ts';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { IDBFactory } from 'fake-indexeddb';
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';

@@ -1,4 +1,3 @@
-// @vitest-environment jsdom
 import { describe, expect, it } from 'vitest';
 import { marksOf } from '../../core/motion/marks.ts';
 import { simulate } from '../../core/motion/simulate.ts';
