@@ -91,7 +91,7 @@ export default defineConfig({
           testTimeout: 300_000,
           hookTimeout: 120_000,
           // As long as the browser waits for anything else.
-          expect: { poll: { timeout: 90_000 } },
+          expect: { poll: { timeout: 150_000 } },
           sequence: { groupOrder: 3 },
         },
       },

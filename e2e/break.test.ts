@@ -215,7 +215,7 @@ describe('the bench for breaks', () => {
     const card = page.getByRole('region', { name: 'Which contact matters' });
     await card.getByRole('button', { name: 'Open each' }).click();
     const first = card.getByRole('listitem').first();
-    await first.waitFor({ timeout: 60_000 });
+    await first.waitFor();
     const told = await first.innerText();
     expect(told).toMatch(/ball \d falls \d+ times (less|more)/);
     const [, a, b] = /Between (\d) and (\d)/.exec(told) ?? [];

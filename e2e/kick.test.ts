@@ -31,7 +31,7 @@ describe('a kick drill', () => {
     const card = page.getByRole('region', { name: 'Lines' });
     await card.getByRole('button', { name: 'Find them' }).click();
     const first = card.getByRole('button', { name: /^1\. By the left rail/ });
-    await first.waitFor({ timeout: 60_000 });
+    await first.waitFor();
     // One cushion is asked for, and no side: there is no other way.
     expect(await card.getByRole('button', { name: /^2\./ }).count()).toBe(0);
     expect(await first.innerText()).toContain('no english');
@@ -139,11 +139,11 @@ describe('a hidden ball that is made up', () => {
     await page.goto('/lab/kick');
     await choose(page, 'A hidden ball, made up', 'Easy: a team player hits 85 to 100 %');
     await page.getByRole('button', { name: 'Hide one' }).click();
-    await page.getByText('no straight hit is free').waitFor({ timeout: 60_000 });
+    await page.getByText('no straight hit is free').waitFor();
     await page
       .getByText(/met (8[5-9]|9\d|100) %/)
       .first()
-      .waitFor({ timeout: 30_000 });
+      .waitFor();
   });
 });
 
@@ -155,7 +155,7 @@ describe('the bench for kicks', () => {
     const rules = page.getByRole('region', { name: 'Rules of thumb' });
     await rules.getByRole('button', { name: 'Try them' }).click();
     const equal = rules.getByRole('button', { name: /^Equal angles by the (head|foot) rail/ }).first();
-    await equal.click({ timeout: 60_000 });
+    await equal.click();
     const told = await equal.innerText();
     expect(told).toMatch(/(Meets|Misses) the ball.* \d+ mm (long|short) of its middle/s);
     const facts = rules.getByTestId('thumb-facts');
@@ -224,7 +224,7 @@ describe('the bench for kicks', () => {
     const best = page.getByRole('region', { name: 'Best of all strokes' });
     await best.getByRole('button', { name: 'Find it' }).click();
     const first = best.getByRole('button', { name: /^1\. / });
-    await first.waitFor({ timeout: 60_000 });
+    await first.waitFor();
     const [way = '', stroke = ''] = (await first.innerText()).split('\n').filter((line) => line !== '');
     const pace = stroke.match(/^(\d\.\d) m\/s/)?.[1] ?? '';
     await first.click();

@@ -24,22 +24,22 @@ const THREE = [cueBall(1, 0.5), ball('1', 1.5, 0.7), ball('2', 2.1, 0.9), ball('
 describe('the bench for orders', () => {
   it('plans the lowest number first, takes up a later shot, and comes back', async () => {
     await open(THREE, 'rotation');
-    for (const text of [/^1\. 1 to/, /^2\. 2 to/, /^3\. 3 to/]) await step(text).waitFor({ timeout: 60_000 });
+    for (const text of [/^1\. 1 to/, /^2\. 2 to/, /^3\. 3 to/]) await step(text).waitFor();
     await reads(
       page.getByTestId('plan-chance'),
       /Played \d+ times, it cleared \d+: a chance of \d+ to \d+ %/,
     );
     await step(/^2\. 2 to/).click();
     await plan().getByRole('button', { name: 'Set up shot 2' }).click();
-    await step(/^1\. 2 to/).waitFor({ timeout: 60_000 });
+    await step(/^1\. 2 to/).waitFor();
     expect(await plan().getByRole('listitem').count()).toBe(2);
     await page.getByRole('button', { name: 'Undo' }).click();
-    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+    await step(/^1\. 1 to/).waitFor();
   });
 
   it('says what an order of one’s own costs, lays it beside the plan, and makes a drill of the table', async () => {
     await open(THREE);
-    await step(/^3\. /).waitFor({ timeout: 60_000 });
+    await step(/^3\. /).waitFor();
     const first = (await step(/^1\. /).innerText()).match(/^1\. (\d)/)?.[1] ?? '';
     await plan().getByRole('button', { name: 'Play it' }).click();
     await plan().getByRole('button', { name: 'Not here' }).click();
@@ -62,7 +62,7 @@ describe('the bench for orders', () => {
       await page.mouse.click(at.x, at.y);
     }
     await own.getByText('In the order 3, 2, 1.').waitFor();
-    await mine.getByRole('button', { name: /^1\. 3 to/ }).waitFor({ timeout: 60_000 });
+    await mine.getByRole('button', { name: /^1\. 3 to/ }).waitFor();
 
     await page.getByRole('button', { name: 'Make a drill of it' }).click();
     await page.waitForURL(/\/drills\/new/);
@@ -91,7 +91,7 @@ describe('the bench for orders', () => {
     await expect
       .poll(() => page.getByRole('combobox', { name: 'Clear in' }).inputValue())
       .toBe('As in “Far shores”');
-    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+    await step(/^1\. 1 to/).waitFor();
 
     dialog = await set();
     await dialog.getByRole('textbox', { name: 'Balls' }).fill('2');
@@ -105,7 +105,7 @@ describe('the bench for orders', () => {
     const levels = page.getByRole('region', { name: 'By level' });
     await open(THREE);
     await levels.getByRole('button', { name: 'Compare the levels' }).click();
-    await levels.getByRole('row', { name: /^Title \d+ to \d+\s% \d$/ }).waitFor({ timeout: 60_000 });
+    await levels.getByRole('row', { name: /^Title \d+ to \d+\s% \d$/ }).waitFor();
     const share = async (name: RegExp) =>
       Number((await levels.getByRole('row', { name }).innerText()).match(/(\d+) to/)?.[1]);
     expect(await share(/^Title/)).toBeGreaterThan(await share(/^First season/));
@@ -121,12 +121,12 @@ describe('the bench for orders', () => {
 
   it('keeps what is asked in the address, and a better player clears it more surely', async () => {
     await open(THREE);
-    await plan().locator('ol li').nth(2).waitFor({ timeout: 60_000 });
+    await plan().locator('ol li').nth(2).waitFor();
     await choose(page, 'A player of', 'Title');
     await page.waitForURL(/level=title/);
     await choose(page, 'Clear in', 'Lowest number first');
     await page.waitForURL(/order=rotation/);
-    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+    await step(/^1\. 1 to/).waitFor();
   });
 
   it('says what blocks where nothing can be potted', async () => {
@@ -142,7 +142,7 @@ describe('the bench for orders', () => {
       ],
       'rotation',
     );
-    await plan().getByText('No ball can be potted from here.').waitFor({ timeout: 60_000 });
+    await plan().getByText('No ball can be potted from here.').waitFor();
     await plan()
       .getByText(/^The 1 is blocked by/)
       .waitFor();
@@ -154,7 +154,7 @@ describe('a drill that asks for a clearance', () => {
     await page.goto('/drills/far-shores?stage=1');
     await page.getByText('Think of your own order first.').waitFor();
     await page.getByRole('button', { name: 'Show the plan' }).click();
-    await step(/^1\. 1 to/).waitFor({ timeout: 60_000 });
+    await step(/^1\. 1 to/).waitFor();
     await step(/^2\. 2 to/).click();
     await plan().getByRole('button', { name: 'Play it' }).waitFor();
 

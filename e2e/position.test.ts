@@ -166,7 +166,7 @@ describe('a position before the shot', () => {
     await more
       .getByRole('row', { name: /the [56] at \d\.\d m\/s/ })
       .first()
-      .waitFor({ timeout: 60_000 });
+      .waitFor();
   }, 120_000);
 
   it('comes with a word of care for a raised butt', async () => {

@@ -69,7 +69,7 @@ describe('the bench for safeties', () => {
     await answers().getByRole('button', { name: 'Weigh it up' }).click();
     await answers()
       .getByRole('button', { name: /^1\. .+ % of the frame/ })
-      .waitFor({ timeout: 60_000 });
+      .waitFor();
     await page.getByLabel('A miss is called').click();
     await page.waitForURL(/miss=no/);
     await open({ shot: shotToLink(shotOf(SNOOKER, [...balls, ball('7', 2, 0.4, SNOOKER)])) });

@@ -22,7 +22,7 @@ describe('a set-up sheet', () => {
     await page
       .getByText(/^± \d+ mm/)
       .nth(2)
-      .waitFor({ timeout: 60_000 });
+      .waitFor();
     expect(await balls.count()).toBe(3);
     // 2.5 and 2.25 diamonds of 2540 × 1270 mm.
     await balls.filter({ hasText: '794 mm from the head rail, 556 mm from the left' }).waitFor();
@@ -57,7 +57,7 @@ describe('a set-up sheet', () => {
   it('of a kick has its surest line, with where to aim, how wide it is and how hard', async () => {
     await page.goto('/drills/replay/sheet?stage=1');
     const line = page.getByRole('region', { name: 'The surest line' });
-    await line.waitFor({ timeout: 60_000 });
+    await line.waitFor();
     // The drill asks for the left rail.
     expect(await line.innerText()).toMatch(
       /By the left rail, \d\.\d m\/s, (no|left|right) english: \d\.\d° wide; met \d+/,
@@ -66,7 +66,7 @@ describe('a set-up sheet', () => {
     expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toBe(1);
     // In the mirror it goes by the other one.
     await page.getByRole('switch', { name: 'Mirrored, for the other hand' }).click();
-    await line.getByText(/^By the right rail/).waitFor({ timeout: 60_000 });
+    await line.getByText(/^By the right rail/).waitFor();
   });
 
   it('of a safety has the best answer, what it is worth and on which side to err', async () => {

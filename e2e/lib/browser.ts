@@ -39,7 +39,7 @@ export async function openBrowser(options: {
     reducedMotion: 'reduce',
     locale: 'en-GB',
   });
-  context.setDefaultTimeout(90_000);
+  context.setDefaultTimeout(150_000);
   return {
     context,
     async close() {
