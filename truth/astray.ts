@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { plannedStroke as solvedStroke } from '../core/drill/plannedShot.ts';
+import { plannedStroke } from '../core/drill/plannedShot.ts';
 import { isPositionDrill } from '../core/drill/positionDrill.ts';
 import { distance, type Point } from '../core/math/point.ts';
 import type { Shot } from '../core/motion/shot.ts';
@@ -21,11 +21,11 @@ const NONE: Draws = { line: 0, pace: 0, side: 0, height: 0, elevation: 0 };
 const ALL = [...STROKE_ERRORS, 'elevation'] as const;
 
 /** The planned stroke of a position drill that ships, on its own table. */
-export function plannedStroke(slug: string): { readonly shot: Shot; readonly task: PotTask } {
+export function libraryStroke(slug: string): { readonly shot: Shot; readonly task: PotTask } {
   const text: unknown = JSON.parse(readFileSync(`library/${slug}.drill.json`, 'utf8'));
   const drill = drillSchema.validateSync(text);
   if (!isPositionDrill(drill)) throw new Error(`${slug} is not a position drill`);
-  const { shot } = solvedStroke(drill, buildTable(drill.table));
+  const { shot } = plannedStroke(drill, buildTable(drill.table));
   return { shot, task: { object: drill.task.pot, pocket: drill.task.pocket } };
 }
 

@@ -3,7 +3,7 @@ import { errorAsCued } from '../core/player/asCued.ts';
 import { executionErrorOf } from '../core/player/levels.ts';
 import { createRandom } from '../core/random/random.ts';
 import { attribute, STROKE_ERRORS, strokeCloud, type StrokeError } from '../core/scoring/attribution.ts';
-import { endOf, errorThatDidMost, markedAt, plannedStroke } from './astray.ts';
+import { endOf, errorThatDidMost, markedAt, libraryStroke } from './astray.ts';
 import { atLeast, atMost, told, type Asked, type Figure } from './figure.ts';
 
 const DRILLS = [
@@ -37,7 +37,7 @@ export function causes({ seed, size }: Asked): readonly Figure[] {
   const tallies = new Map(STROKE_ERRORS.map((error): [StrokeError, Tally] => [error, { told: 0, right: 0 }]));
   let [asked, claimed] = [0, 0];
   for (const slug of DRILLS) {
-    const { shot, task } = plannedStroke(slug);
+    const { shot, task } = libraryStroke(slug);
     for (const level of LEVELS) {
       const sizes = executionErrorOf(level, shot.table.preset.game);
       const cloud = strokeCloud(shot, task, sizes);

@@ -5,7 +5,7 @@ import { executionErrorOf } from '../core/player/levels.ts';
 import { createRandom } from '../core/random/random.ts';
 import { ON_PLAN, strokeCloud } from '../core/scoring/attribution.ts';
 import { causeEvidence, causeShares, type CauseEvidence } from '../core/scoring/causeShares.ts';
-import { endOf, errorThatDidMost, markedAt, plannedStroke } from './astray.ts';
+import { endOf, errorThatDidMost, markedAt, libraryStroke } from './astray.ts';
 import { atLeast, told, within, type Asked, type Figure } from './figure.ts';
 
 const DRILLS = [
@@ -29,7 +29,7 @@ export function shares({ seed, size }: Asked): readonly Figure[] {
   const random = createRandom(seed);
   let [inside, asked, off, wide] = [0, 0, 0, 0];
   for (const slug of DRILLS.slice(0, Math.max(2, Math.round(DRILLS.length * size)))) {
-    const { shot, task } = plannedStroke(slug);
+    const { shot, task } = libraryStroke(slug);
     for (const level of LEVELS) {
       const assumed = executionErrorOf(level, shot.table.preset.game);
       const cloud = strokeCloud(shot, task, assumed);

@@ -89,6 +89,21 @@ it('draws from elsewhere say the same of standard normal unknowns', () => {
   for (const deviation of deviationsOf(likely)) expect(deviation).toBeCloseTo(Math.SQRT1_2, 9);
 });
 
+/** The mean and the ends of what is likely of one unknown by one thing that was read. */
+function intervalGiven(
+  draws: readonly { readonly unknown: number; readonly read: number }[],
+  read: number,
+): { readonly mean: number; readonly low: number; readonly high: number } {
+  const likely = likelyGiven(
+    draws.map((each) => [each.unknown]),
+    draws.map((each) => [each.read]),
+    [read],
+  );
+  const [mean, deviation] = [likely.means[0] ?? NaN, deviationsOf(likely)[0] ?? NaN];
+  const [low, high] = likely.ends[0] ?? [NaN, NaN];
+  return { mean, low: mean + low * deviation, high: mean + high * deviation };
+}
+
 it('the ends of what is likely are as lopsided as the unknown is, with a twentieth beyond each', () => {
   const random = createRandom(6);
   // What is read is the half-normal size of a number with an error; the number's logarithm is looked for.
@@ -100,17 +115,11 @@ it('the ends of what is likely are as lopsided as the unknown is, with a twentie
   const beyond = [0, 0];
   for (let k = 0; k < 200; k++) {
     const { unknown, read } = draw();
-    const likely = likelyGiven(
-      draws.map((each) => [each.unknown]),
-      draws.map((each) => [each.read]),
-      [read],
-    );
-    const [mean, deviation] = [likely.means[0] ?? 0, deviationsOf(likely)[0] ?? 0];
-    const [low, high] = likely.ends[0] ?? [0, 0];
-    if (unknown < mean + low * deviation) beyond[0] = (beyond[0] ?? 0) + 1;
-    if (unknown > mean + high * deviation) beyond[1] = (beyond[1] ?? 0) + 1;
+    const { mean, low, high } = intervalGiven(draws, read);
+    if (unknown < low) beyond[0] = (beyond[0] ?? 0) + 1;
+    if (unknown > high) beyond[1] = (beyond[1] ?? 0) + 1;
     // It falls off steeply towards nothing, and slowly upwards.
-    expect(-low).toBeGreaterThan(high);
+    expect(mean - low).toBeGreaterThan(high - mean);
   }
   // Three deviations of a share that is counted beside a twentieth.
   for (const count of beyond)
@@ -128,14 +137,8 @@ it('what is likely holds the truth nine times in ten also by few draws', () => {
   for (let k = 0; k < repeats; k++) {
     const draws = Array.from({ length: 100 }, draw);
     const { unknown, read } = draw();
-    const likely = likelyGiven(
-      draws.map((each) => [each.unknown]),
-      draws.map((each) => [each.read]),
-      [read],
-    );
-    const [mean, deviation] = [likely.means[0] ?? 0, deviationsOf(likely)[0] ?? 0];
-    const [low, high] = likely.ends[0] ?? [0, 0];
-    if (mean + low * deviation <= unknown && unknown <= mean + high * deviation) inside++;
+    const { low, high } = intervalGiven(draws, read);
+    if (low <= unknown && unknown <= high) inside++;
   }
   // Three deviations of a share that is counted.
   expect(Math.abs(inside / repeats - 0.9)).toBeLessThan(3 * Math.sqrt((0.9 * 0.1) / repeats));
